@@ -1,0 +1,27 @@
+import { type PickUse } from '../harvest/pick';
+import { type JarSize } from '../handbook/jars';
+import { type ProductId } from '../handbook/products';
+
+/** One canner load of a batch. */
+export interface PlannedLoad {
+  readonly id: string;
+  readonly number: number;
+  readonly jars: number;
+}
+
+/** Produce that becomes jars of one product, in one or more canner loads. */
+export interface Batch {
+  readonly id: string;
+  readonly product: ProductId;
+  readonly jar: JarSize;
+  readonly pack: 'hot' | 'raw';
+  readonly method: 'boiling-water';
+  /** The kitchen's altitude that day; the tested minutes were looked up for it. */
+  readonly altitudeFt: number;
+  readonly processMinutes: number;
+  readonly cannerId: string;
+  /** When the hands begin, epoch milliseconds. */
+  readonly startAt: number;
+  readonly uses: readonly PickUse[];
+  readonly loads: readonly PlannedLoad[];
+}

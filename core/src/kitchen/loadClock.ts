@@ -1,0 +1,47 @@
+import { type LoadOrder, type LoadState, processEndsAt, REST_MS } from './loadState';
+
+const HOUR_MS = 60 * 60_000;
+
+/** Jars stand undisturbed for 12 to 24 hours before their lids are pressed. Handbook rule 9. */
+export const COOL_FROM_MS = 12 * HOUR_MS;
+
+/** An unsealed jar found within this time of processing may be kept; later it is discarded. Handbook rule 9. */
+export const KEEP_UNSEALED_MS = 24 * HOUR_MS;
+
+/** What the clock of a load shows at one moment. */
+export type LoadClock =
+  | { kind: 'planned' }
+  | { kind: 'heating'; sinceMs: number; timesLost: number }
+  | { kind: 'boiling'; leftMs: number; endsAt: number; timeIsUp: boolean }
+  | { kind: 'resting'; leftMs: number; endsAt: number; timeIsUp: boolean }
+  | { kind: 'cooling'; sinceMs: number; checkFrom: number; checkDue: boolean }
+  | { kind: 'checked' };
+
+/**
+ * Reads a load's clock. Nothing runs between two readings: a phone that slept, was closed or lost the network reads the
+ * same time as one that did not.
+ *
+ * @param now epoch milliseconds, on the same clock as the events
+ */
+export function loadClock(order: LoadOrder, state: LoadState, now: number): LoadClock {
+  switch (state.phase) {
+    case 'planned':
+    case 'checked':
+      return { kind: state.phase };
+    case 'heating':
+      return { kind: 'heating', sinceMs: Math.max(0, now - (state.startedAt ?? now)), timesLost: state.timesLost };
+    case 'boiling':
+      return { kind: 'boiling', ...untilEnd(processEndsAt(order, state) ?? now, now) };
+    case 'resting':
+      return { kind: 'resting', ...untilEnd((state.heatOffAt ?? now) + REST_MS, now) };
+    case 'cooling': {
+      const outAt = state.outAt ?? now;
+      const checkFrom = outAt + COOL_FROM_MS;
+      return { kind: 'cooling', sinceMs: Math.max(0, now - outAt), checkFrom, checkDue: now >= checkFrom };
+    }
+  }
+}
+
+function untilEnd(endsAt: number, now: number): { leftMs: number; endsAt: number; timeIsUp: boolean } {
+  return { leftMs: Math.max(0, endsAt - now), endsAt, timeIsUp: now >= endsAt };
+}

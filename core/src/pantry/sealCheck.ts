@@ -1,0 +1,51 @@
+import { type Batch } from '../day/batch';
+import { type KitchenEvent } from '../kitchen/kitchenEvent';
+import { KEEP_UNSEALED_MS } from '../kitchen/loadClock';
+import { type LoadState } from '../kitchen/loadState';
+import { type JarLot, type Movement } from './jarLot';
+import { bestBy, useBy } from './keepsUntil';
+
+export interface SealCheckResult {
+  readonly lots: JarLot[];
+  readonly movements: Movement[];
+  readonly sealed: number;
+  /** Unsealed jars that are kept in the refrigerator, and those found too late that are thrown away. */
+  readonly refrigerated: number;
+  readonly discarded: number;
+}
+
+/**
+ * Where the jars of a checked load go: sealed ones to the shelf, the others to the refrigerator with a use-by, or away
+ * when they were found later than 24 h after their process.
+ *
+ * @param before the load as it stood when its lids were pressed
+ * @param event the check, one entry a jar
+ */
+export function sealCheck(
+  batch: Batch,
+  before: Pick<LoadState, 'heatOffAt' | 'outAt'>,
+  event: Extract<KitchenEvent, { type: 'seal-checked' }>,
+): SealCheckResult {
+  const madeAt = before.heatOffAt ?? before.outAt ?? event.at;
+  const sealed = event.sealed.filter(Boolean).length;
+  const unsealed = event.sealed.length - sealed;
+  const inTime = mayKeepUnsealed(madeAt, event.at);
+  const common = { loadId: event.loadId, product: batch.product, jar: batch.jar, madeAt };
+  const result = { sealed, refrigerated: inTime ? unsealed : 0, discarded: inTime ? 0 : unsealed };
+  const lots: JarLot[] = [];
+  if (sealed > 0) lots.push({ ...common, id: event.sealedLotId, place: 'shelf', keepsUntil: bestBy(madeAt) });
+  if (result.refrigerated > 0) {
+    lots.push({ ...common, id: event.unsealedLotId, place: 'refrigerator', keepsUntil: useBy(batch.product, event.at) });
+  }
+  const movements = lots.map((lot): Movement => {
+    const jars = lot.place === 'shelf' ? sealed : unsealed;
+    // The first movement of a lot takes the lot's own id, so that a repeated check stores nothing twice.
+    return { id: lot.id, lotId: lot.id, kind: 'stored', jars, at: event.at };
+  });
+  return { ...result, lots, movements };
+}
+
+/** Whether an unsealed jar found at `now` may still be refrigerated or processed again. Handbook rule 9. */
+export function mayKeepUnsealed(processedAt: number, now: number): boolean {
+  return now - processedAt <= KEEP_UNSEALED_MS;
+}

@@ -1,0 +1,16 @@
+const plain = {
+  testEnvironment: 'node',
+  transform: {
+    '\\.[jt]sx?$': ['babel-jest', { configFile: './babel.plain.config.cjs' }],
+  },
+  // These ship as ES modules only, or are our own TypeScript behind a workspace link.
+  transformIgnorePatterns: ['/node_modules/(?!(@hoddle|uuid|pure-rand)/)'],
+};
+
+export default {
+  projects: [
+    { ...plain, displayName: 'core', rootDir: '.', roots: ['<rootDir>/core'] },
+    { ...plain, displayName: 'server', rootDir: '.', roots: ['<rootDir>/contract', '<rootDir>/server'] },
+    '<rootDir>/app/jest.config.cjs',
+  ],
+};
