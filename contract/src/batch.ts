@@ -1,0 +1,26 @@
+import * as v from 'valibot';
+import { AltitudeFt } from './altitude';
+import { Jar, Product } from './crop';
+import { Id, Time } from './id';
+
+const Kg = v.pipe(v.number(), v.minValue(0, 'must be 0 or more'), v.finite());
+const Jars = v.pipe(v.number('must be a number'), v.integer('must be whole'), v.minValue(1, 'must be 1 or more'), v.maxValue(40, 'must be at most 40'));
+
+/** The body of `POST /api/batches`. The minutes are held against the handbook by the server. */
+export const BatchSchema = v.object({
+  id: Id,
+  product: Product,
+  jar: Jar,
+  pack: v.picklist(['hot', 'raw']),
+  method: v.literal('boiling-water'),
+  altitudeFt: AltitudeFt,
+  processMinutes: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(600)),
+  cannerId: Id,
+  startAt: Time,
+  uses: v.pipe(v.array(v.object({ pickId: Id, massKg: Kg, softKg: Kg })), v.maxLength(200)),
+  loads: v.pipe(
+    v.array(v.object({ id: Id, number: v.pipe(v.number(), v.integer(), v.minValue(1)), jars: Jars })),
+    v.minLength(1, 'must hold at least one load'),
+    v.maxLength(60, 'are more than one day takes'),
+  ),
+});

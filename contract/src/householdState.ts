@@ -1,0 +1,21 @@
+import * as v from 'valibot';
+import { BatchSchema } from './batch';
+import { Household } from './household';
+import { JarLotSchema, MovementSchema } from './jarLot';
+import { KitchenEventSchema } from './kitchenEvent';
+import { PickSchema } from './pick';
+
+/** The reply of `GET /api/state`: all that a screen needs to work without the server. */
+export const HouseholdState = v.object({
+  /** The server's time; with a demo clock its offset is in it already. */
+  now: v.number(),
+  /** Milliseconds the demo clock is ahead; null for a real household. */
+  demoOffsetMs: v.nullable(v.number()),
+  household: Household,
+  picks: v.array(PickSchema),
+  batches: v.array(BatchSchema),
+  events: v.array(KitchenEventSchema),
+  lots: v.array(JarLotSchema),
+  movements: v.array(MovementSchema),
+});
+export type HouseholdState = v.InferOutput<typeof HouseholdState>;

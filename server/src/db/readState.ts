@@ -1,0 +1,54 @@
+import { type HouseholdState } from '@hoddle/contract/householdState';
+import { type Batch } from '@hoddle/core/day/batch';
+import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { type Clock } from '../clock';
+import { type Database } from './openDatabase';
+import { type EventRow, type LotRow, type Table } from './tables';
+
+/** Everything of the household, as the app keeps it. */
+export async function readState(db: Database, clock: Clock): Promise<HouseholdState> {
+  const { tables } = db;
+  const { name, altitudeFt, burners, demoOffsetMs } = await readHousehold(db);
+  const canners = await all(tables.canners, [['position', 'ASC']]);
+  return {
+    now: clock.now(demoOffsetMs),
+    demoOffsetMs,
+    household: { name, altitudeFt, burners, canners: canners.map(({ position: _, ...canner }) => canner) },
+    picks: await all(tables.picks, [['pickedAt', 'ASC']]),
+    batches: await readBatches(db),
+    events: (await all(tables.events, [['at', 'ASC']])).map(eventOf),
+    lots: (await all(tables.lots, [['madeAt', 'ASC']])).map(lotOf),
+    movements: await all(tables.movements, [['at', 'ASC']]),
+  } as HouseholdState;
+}
+
+/** The one row of the household; the first migration makes it. */
+export async function readHousehold({ tables }: Database) {
+  const row = await tables.households.findByPk(1, { rejectOnEmpty: true });
+  return row.get({ plain: true });
+}
+
+export async function readBatches({ tables }: Database): Promise<Batch[]> {
+  const [batches, uses, loads] = await Promise.all([
+    all(tables.batches, [['startAt', 'ASC']]),
+    all(tables.uses),
+    all(tables.loads, [['number', 'ASC']]),
+  ]);
+  return batches.map((batch) => ({
+    ...batch,
+    uses: uses.filter((use) => use.batchId === batch.id).map(({ batchId: _, ...use }) => use),
+    loads: loads.filter((load) => load.batchId === batch.id).map(({ batchId: _, ...load }) => load),
+  }));
+}
+
+export function eventOf({ id, loadId, type, at, detail }: EventRow): KitchenEvent {
+  return { id, loadId, type, at, ...detail } as KitchenEvent;
+}
+
+function lotOf({ loadId, ...lot }: LotRow) {
+  return loadId === null ? lot : { ...lot, loadId };
+}
+
+async function all<Row extends object>(table: Table<Row>, order: [string, 'ASC'][] = []): Promise<Row[]> {
+  return (await table.findAll({ order })).map((row) => row.get({ plain: true }));
+}

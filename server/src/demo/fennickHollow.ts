@@ -1,0 +1,130 @@
+import { lastDayOfMonth, previousSaturday, isSaturday, set } from 'date-fns';
+import { v5 as uuidV5 } from 'uuid';
+import { type Household } from '@hoddle/contract/household';
+import { type Batch } from '@hoddle/core/day/batch';
+import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
+import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { KG_PER_LB } from '@hoddle/core/measure/amount';
+import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
+import { bestBy } from '@hoddle/core/pantry/keepsUntil';
+
+/** A household to try Hoddle with. Everything in it is invented. */
+export interface DemoHousehold {
+  readonly household: Household;
+  readonly demoNow: number;
+  readonly picks: HarvestPick[];
+  readonly batches: Batch[];
+  readonly events: KitchenEvent[];
+  readonly lots: JarLot[];
+  readonly movements: Movement[];
+}
+
+const NAMESPACE = '3f6c6a1e-8f0e-5c7b-9a51-6a1d2f4e7b90';
+const MINUTE = 60_000;
+const HOUR = 60 * MINUTE;
+const DAY = 24 * HOUR;
+
+/** The same words give the same id, so that seeding twice makes the same household. */
+function idOf(words: string): string {
+  return uuidV5(words, NAMESPACE);
+}
+
+/** 7:40 on the last Saturday of August of the year of `now`, in the machine's time zone. */
+export function demoStart(now: Date): Date {
+  const august = lastDayOfMonth(new Date(now.getFullYear(), 7, 1));
+  const saturday = isSaturday(august) ? august : previousSaturday(august);
+  return set(saturday, { hours: 7, minutes: 40, seconds: 0, milliseconds: 0 });
+}
+
+/** Fennick Hollow, a hillside holding at 3,420 ft, as it is on that Saturday morning. */
+export function fennickHollow(now: Date): DemoHousehold {
+  const demoNow = demoStart(now).getTime();
+  const canner = idOf('Big enamel');
+  const lastNight = damsonsOfLastNight(demoNow, canner);
+  const { lots, movements } = lastYearsJars(demoNow);
+  return {
+    demoNow,
+    household: {
+      name: 'Fennick Hollow',
+      altitudeFt: 3_420,
+      burners: 4,
+      canners: [
+        {
+          id: canner,
+          name: 'Big enamel',
+          method: 'boiling-water',
+          insideDiameterIn: 13.25,
+          insideHeightIn: 10.5,
+          rackHeightIn: 0.6,
+          declaredQuarts: 7,
+          declaredPints: 9,
+        },
+      ],
+    },
+    picks: [
+      pick('tomato-paste', 68, 12, 'cool', demoNow - 14 * HOUR),
+      pick('damson', 28, 0, 'cool', demoNow - 3 * DAY),
+      pick('bean-snap', 9, 0, 'refrigerator', demoNow - 4 * DAY),
+    ],
+    ...lastNight,
+    lots,
+    movements,
+  };
+}
+
+function pick(crop: HarvestPick['crop'], lb: number, softLb: number, place: HarvestPick['place'], pickedAt: number): HarvestPick {
+  return { id: idOf(`pick ${crop}`), crop, massKg: lb * KG_PER_LB, softKg: softLb * KG_PER_LB, place, pickedAt, told: `${lb} lb` };
+}
+
+/** A load of damsons from yesterday evening: cooled overnight, lids not pressed yet. It took 9 of the 28 lb. */
+function damsonsOfLastNight(demoNow: number, cannerId: string): Pick<DemoHousehold, 'batches' | 'events'> {
+  const loadId = idOf('load of damsons');
+  const outAt = demoNow - 12 * HOUR - 35 * MINUTE;
+  const batch: Batch = {
+    id: idOf('batch of damsons'),
+    product: 'plums',
+    jar: 'pint',
+    pack: 'hot',
+    method: 'boiling-water',
+    altitudeFt: 3_420,
+    processMinutes: 30,
+    cannerId,
+    startAt: outAt - 3 * HOUR,
+    uses: [{ pickId: idOf('pick damson'), massKg: 9 * KG_PER_LB, softKg: 0 }],
+    loads: [{ id: loadId, number: 1, jars: 8 }],
+  };
+  const event = (type: 'boil-reached' | 'heat-off' | 'jars-out', minutesBefore: number): KitchenEvent => ({
+    id: idOf(`damsons ${type}`),
+    loadId,
+    type,
+    at: outAt - minutesBefore * MINUTE,
+  });
+  const started: KitchenEvent = { id: idOf('damsons started'), loadId, type: 'load-started', jars: 8, at: outAt - 56 * MINUTE };
+  return { batches: [batch], events: [started, event('boil-reached', 36), event('heat-off', 6), event('jars-out', 0)] };
+}
+
+/** What is left of last year, and how it went through the winter. */
+function lastYearsJars(demoNow: number): Pick<DemoHousehold, 'lots' | 'movements'> {
+  const stock: [JarLot['product'], JarLot['jar'], daysAgo: number, stored: number, left: number][] = [
+    ['tomatoes-crushed', 'quart', 349, 21, 2],
+    ['tomatoes-crushed', 'quart', 335, 14, 3],
+    ['tomatoes-whole-in-water', 'quart', 342, 14, 4],
+    ['tomato-sauce-thin', 'pint', 371, 9, 3],
+    ['tomato-sauce-thin', 'pint', 328, 18, 7],
+    ['plums', 'pint', 345, 18, 5],
+  ];
+  const lots: JarLot[] = [];
+  const movements: Movement[] = [];
+  for (const [product, jar, daysAgo, stored, left] of stock) {
+    const madeAt = demoNow - daysAgo * DAY;
+    const id = idOf(`${product} ${daysAgo}`);
+    lots.push({ id, product, jar, place: 'shelf', madeAt, keepsUntil: bestBy(madeAt) });
+    movements.push({ id: idOf(`stored ${id}`), lotId: id, kind: 'stored', jars: stored, at: madeAt + DAY });
+    const taken = stored - left;
+    for (let jarNumber = 1; jarNumber <= taken; jarNumber++) {
+      const at = Math.round(madeAt + 30 * DAY + ((daysAgo - 45) * DAY * jarNumber) / taken);
+      movements.push({ id: idOf(`taken ${jarNumber} ${id}`), lotId: id, kind: 'taken', jars: 1, at });
+    }
+  }
+  return { lots, movements };
+}

@@ -1,0 +1,43 @@
+import { rmSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { checkFile } from '../db/checkFile';
+import { openDatabase } from '../db/openDatabase';
+import { fennickHollow } from './fennickHollow';
+
+/**
+ * Makes the demo's file. An existing one is kept as it is, with all that was tried in it; `--fresh` starts over.
+ *
+ * Usage: node seedDemo.js FILE [--fresh]
+ */
+const [file, ...flags] = process.argv.slice(2);
+if (!file) throw new RangeError('usage: seedDemo FILE [--fresh]');
+const path = resolve(file);
+if (flags.includes('--fresh')) {
+  checkFile(path);
+  for (const part of ['', '-wal', '-shm']) rmSync(path + part, { force: true });
+}
+
+const db = await openDatabase(path);
+const { tables } = db;
+const isNew = (await tables.picks.count()) === 0 && (await tables.lots.count()) === 0;
+if (isNew) {
+  const now = new Date();
+  const { household, demoNow, picks, batches, events, lots, movements } = fennickHollow(now);
+  const { canners, ...settings } = household;
+  await db.write(async (transaction) => {
+    const demoOffsetMs = demoNow - now.getTime();
+    await tables.households.update({ ...settings, demoOffsetMs }, { where: { id: 1 }, transaction });
+    await tables.canners.bulkCreate(canners.map((canner, position) => ({ ...canner, position })), { transaction });
+    await tables.picks.bulkCreate(picks, { transaction });
+    for (const { uses, loads, ...batch } of batches) {
+      await tables.batches.create(batch, { transaction });
+      await tables.uses.bulkCreate(uses.map((use) => ({ ...use, batchId: batch.id })), { transaction });
+      await tables.loads.bulkCreate(loads.map((load) => ({ ...load, batchId: batch.id })), { transaction });
+    }
+    const rows = events.map(({ id, loadId, type, at, ...detail }) => ({ id, loadId, type, at, detail }));
+    await tables.events.bulkCreate(rows, { transaction });
+    await tables.lots.bulkCreate(lots.map((lot) => ({ ...lot, loadId: null })), { transaction });
+    await tables.movements.bulkCreate(movements, { transaction });
+  });
+}
+await db.close();

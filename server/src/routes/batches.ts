@@ -1,0 +1,73 @@
+import { Router } from 'express';
+import * as v from 'valibot';
+import { BatchSchema } from '@hoddle/contract/batch';
+import { type Batch } from '@hoddle/core/day/batch';
+import { onHand } from '@hoddle/core/harvest/onHand';
+import { findProcess } from '@hoddle/core/process/findProcess';
+import { keepOnce } from '../db/keepOnce';
+import { type Database } from '../db/openDatabase';
+import { readBatches } from '../db/readState';
+import { Problem } from '../problem';
+
+/** Kilograms that rounding of pounds may take beyond what is there. */
+const CRUMB_KG = 0.01;
+
+/** Batches: planned once, with their loads and what they take from picks; given up as long as no load has begun. */
+export function batchesRoute(db: Database): Router {
+  return Router()
+    .post('/batches', async (req, res) => {
+      const batch = v.parse(BatchSchema, req.body);
+      holdAgainstHandbook(batch);
+      const isNew = await keepBatch(db, batch);
+      res.status(isNew ? 201 : 200).json(batch);
+    })
+    .delete('/batches/:id', async (req, res) => {
+      const { id } = req.params;
+      await db.write(async (transaction) => {
+        const { loads, uses, batches, events } = db.tables;
+        const ids = (await loads.findAll({ where: { batchId: id }, transaction })).map((load) => load.get('id') as string);
+        const begun = await events.count({ where: { loadId: ids }, transaction });
+        if (begun > 0) throw new Problem(409, 'begun', 'A load of this batch is already in the canner, so it stays.');
+        await loads.destroy({ where: { batchId: id }, transaction });
+        await uses.destroy({ where: { batchId: id }, transaction });
+        await batches.destroy({ where: { id }, transaction });
+      });
+      res.status(204).end();
+    });
+}
+
+/** A batch may boil longer than tested, never shorter, and never where nothing is tested. */
+function holdAgainstHandbook(batch: Batch): void {
+  const tested = findProcess(batch);
+  if (tested.kind === 'refusal') throw new Problem(422, 'not-tested', tested.reason);
+  if (batch.processMinutes >= tested.minutes) return;
+  const message = `The tested time is ${tested.minutes} min at ${batch.altitudeFt} ft; ${batch.processMinutes} min is too short.`;
+  throw new Problem(422, 'too-short', message, { processMinutes: message });
+}
+
+function keepBatch(db: Database, { uses, loads, ...batch }: Batch): Promise<boolean> {
+  const { tables } = db;
+  return db.write(async (transaction) => {
+    const isNew = await keepOnce(tables.batches, batch, transaction);
+    if (!isNew) return false;
+    const picks = (await tables.picks.findAll({ transaction })).map((row) => row.get({ plain: true }));
+    const taken = (await tables.uses.findAll({ transaction })).map((row) => row.get({ plain: true }));
+    for (const use of uses) {
+      const left = onHand(picks, taken).filter((lot) => lot.pickId === use.pickId);
+      const leftKg = left.reduce((sum, lot) => sum + lot.massKg, 0);
+      if (use.massKg > leftKg + CRUMB_KG) {
+        throw new Problem(409, 'not-on-hand', 'Part of that produce is gone: another batch has taken it. Plan again with what is left.');
+      }
+    }
+    await tables.uses.bulkCreate(uses.map((use) => ({ ...use, batchId: batch.id })), { transaction });
+    await tables.loads.bulkCreate(loads.map((load) => ({ ...load, batchId: batch.id })), { transaction });
+    return true;
+  });
+}
+
+/** The batch that a load belongs to. @throws Problem 404 */
+export async function batchOfLoad(db: Database, loadId: string): Promise<Batch> {
+  const batch = (await readBatches(db)).find(({ loads }) => loads.some((load) => load.id === loadId));
+  if (!batch) throw new Problem(404, 'no-load', 'There is no such load.');
+  return batch;
+}

@@ -1,0 +1,36 @@
+import { Router } from 'express';
+import * as v from 'valibot';
+import { Clock as ClockSchema } from '@hoddle/contract/clock';
+import { Household } from '@hoddle/contract/household';
+import { type Clock } from '../clock';
+import { type Database } from '../db/openDatabase';
+import { readHousehold, readState } from '../db/readState';
+import { Problem } from '../problem';
+
+/** The household itself: all of its state, its settings, and the clock of a demo. */
+export function householdRoute(db: Database, clock: Clock): Router {
+  return Router()
+    .get('/state', async (_req, res) => {
+      res.json(await readState(db, clock));
+    })
+    .put('/household', async (req, res) => {
+      const { canners, ...household } = v.parse(Household, req.body);
+      await db.write(async (transaction) => {
+        await db.tables.households.update(household, { where: { id: 1 }, transaction });
+        await db.tables.canners.destroy({ where: {}, transaction });
+        await db.tables.canners.bulkCreate(
+          canners.map((canner, position) => ({ ...canner, position })),
+          { transaction },
+        );
+      });
+      res.json({ ...household, canners });
+    })
+    .put('/clock', async (req, res) => {
+      const { offsetMs } = v.parse(ClockSchema, req.body);
+      const { demoOffsetMs } = await readHousehold(db);
+      if (demoOffsetMs === null) throw new Problem(409, 'real-clock', 'This household runs on the real clock.');
+      if (offsetMs < demoOffsetMs) throw new Problem(409, 'clock-back', 'The demo clock only goes forward.');
+      await db.write((transaction) => db.tables.households.update({ demoOffsetMs: offsetMs }, { where: { id: 1 }, transaction }));
+      res.json({ now: clock.now(offsetMs), demoOffsetMs: offsetMs });
+    });
+}

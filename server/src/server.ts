@@ -1,0 +1,71 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { type Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { type Clock } from './clock';
+import { type Database } from './db/openDatabase';
+import { errorHandler } from './errorHandler';
+import { Problem } from './problem';
+import { batchesRoute } from './routes/batches';
+import { estimateRoute } from './routes/estimate';
+import { householdRoute } from './routes/household';
+import { kitchenEventsRoute } from './routes/kitchenEvents';
+import { movementsRoute } from './routes/movements';
+import { picksRoute } from './routes/picks';
+import { processRoute } from './routes/process';
+
+export interface ServerParts {
+  readonly db: Database;
+  readonly clock: Clock;
+  readonly log: Logger;
+  /** Folder of the exported app; the API works without it. */
+  readonly appFolder: string;
+}
+
+/** Wires the API under `/api` and the app on every other path. */
+export function createServer({ db, clock, log, appFolder }: ServerParts): Express {
+  const server = express();
+  server.disable('x-powered-by');
+  server.use(pinoHttp({ logger: log, useLevel: 'debug' }));
+  server.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY }, strictTransportSecurity: false }));
+  server.use(compression());
+  server.use('/api', express.json({ limit: '1mb' }), api(db, clock));
+  server.use(app(appFolder));
+  server.use(errorHandler(log));
+  return server;
+}
+
+/** Nothing comes from anywhere but this server; styles are put in by the app itself, and plain http stays plain. */
+const CONTENT_POLICY = {
+  defaultSrc: ["'self'"],
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  imgSrc: ["'self'", 'data:'],
+  upgradeInsecureRequests: null,
+};
+
+function api(db: Database, clock: Clock): express.Router {
+  const router = express.Router();
+  router.get('/health', (_req, res) => {
+    res.json({ ok: true });
+  });
+  router.use(processRoute, estimateRoute, householdRoute(db, clock), picksRoute(db), batchesRoute(db));
+  router.use(kitchenEventsRoute(db), movementsRoute(db));
+  router.use(() => {
+    throw new Problem(404, 'not-found', 'There is nothing at this address.');
+  });
+  return router;
+}
+
+function app(folder: string): express.Router {
+  const router = express.Router();
+  router.use(express.static(folder, { index: 'index.html', maxAge: 0 }));
+  router.get('/{*path}', (_req, res) => {
+    const page = join(folder, 'index.html');
+    if (!existsSync(page)) throw new Problem(404, 'not-built', 'The app is not built yet: npm run build.');
+    res.sendFile(page);
+  });
+  return router;
+}
