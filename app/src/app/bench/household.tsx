@@ -1,0 +1,3 @@
+import { HouseholdScreen } from '@/features/bench/HouseholdScreen';
+
+export default HouseholdScreen;

@@ -1,0 +1,3 @@
+import { HarvestScreen } from '@/features/harvest/HarvestScreen';
+
+export default HarvestScreen;

@@ -1,0 +1,3 @@
+import { PickScreen } from '@/features/harvest/PickScreen';
+
+export default PickScreen;

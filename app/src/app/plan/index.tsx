@@ -1,0 +1,3 @@
+import { PlanScreen } from '@/features/day/PlanScreen';
+
+export default PlanScreen;

@@ -1,0 +1,3 @@
+import { ShelfScreen } from '@/features/pantry/ShelfScreen';
+
+export default ShelfScreen;

@@ -1,0 +1,71 @@
+import { type Household } from '@hoddle/contract/household';
+import { CANNERS } from '@hoddle/core/handbook/canners';
+import { altitudeFtFromMetres, HIGHEST_ALTITUDE_FT } from '@hoddle/core/measure/altitude';
+import { readNumber } from '@hoddle/core/measure/readNumber';
+import { useState } from 'react';
+import { v7 as uuidV7 } from 'uuid';
+
+export interface HouseholdDraft {
+  readonly name: string;
+  readonly altitude: string;
+  readonly altitudeUnit: 'ft' | 'm';
+  readonly cannerName: string;
+  /** Row of the handbook's canners the measures come from; `own` keeps the household's. */
+  readonly cannerKind: string;
+  readonly quarts: number;
+  readonly pints: number;
+}
+
+export type AltitudeReading = { kind: 'set'; altitudeFt: number } | { kind: 'unset' } | { kind: 'slip'; sentence: string };
+
+/** Altitude in feet from what was typed; metres are converted once, upwards. */
+export function readAltitude(typed: string, unit: 'ft' | 'm'): AltitudeReading {
+  const reading = readNumber(typed.replace(/\s*(ft|feet|m|metres?|meters?)\.?$/i, ''));
+  if (reading.kind === 'unreadable') {
+    if (reading.why === 'empty') return { kind: 'unset' };
+    if (reading.why === 'negative') return { kind: 'slip', sentence: 'Below sea level? Enter 0: the first band starts there.' };
+    return { kind: 'slip', sentence: `"${typed}" is not an altitude. Try 3420.` };
+  }
+  const altitudeFt = unit === 'm' ? altitudeFtFromMetres(reading.value) : reading.value;
+  if (altitudeFt <= HIGHEST_ALTITUDE_FT) return { kind: 'set', altitudeFt };
+  return { kind: 'slip', sentence: `${altitudeFt.toLocaleString('en-US')} ft is higher than any kitchen here. Is it ${unit === 'ft' ? 'feet' : 'metres'}?` };
+}
+
+/** Draft of the household's settings; nothing is kept until it is saved. */
+export function useHouseholdDraft(household: Household) {
+  const canner = household.canners[0];
+  const [draft, setDraft] = useState<HouseholdDraft>({
+    name: household.name,
+    altitude: household.altitudeFt === null ? '' : String(household.altitudeFt),
+    altitudeUnit: 'ft',
+    cannerName: canner?.name ?? 'Big pot',
+    cannerKind: canner ? 'own' : (CANNERS[0]?.canner ?? ''),
+    quarts: canner?.declaredQuarts ?? CANNERS[0]?.declaredQuarts ?? 7,
+    pints: canner?.declaredPints ?? CANNERS[0]?.declaredPints ?? 9,
+  });
+  const change = (part: Partial<HouseholdDraft>) => setDraft((before) => ({ ...before, ...part }));
+  const chooseKind = (cannerKind: string) => {
+    const row = CANNERS.find((candidate) => candidate.canner === cannerKind);
+    change({ cannerKind, ...(row && { quarts: row.declaredQuarts, pints: row.declaredPints }) });
+  };
+  return { draft, change, chooseKind, altitude: readAltitude(draft.altitude, draft.altitudeUnit) };
+}
+
+/** The household as the draft has it. */
+export function householdFrom(draft: HouseholdDraft, altitudeFt: number | null, before: Household): Household {
+  const row = CANNERS.find((candidate) => candidate.canner === draft.cannerKind);
+  const known = before.canners[0];
+  const measures = row ?? known ?? CANNERS[0];
+  if (!measures) throw new Error('the handbook has no canners');
+  const canner: Household['canners'][number] = {
+    id: known?.id ?? uuidV7(),
+    name: draft.cannerName.trim() || 'Canner',
+    method: 'boiling-water',
+    insideDiameterIn: measures.insideDiameterIn,
+    insideHeightIn: measures.insideHeightIn,
+    rackHeightIn: measures.rackHeightIn,
+    declaredQuarts: draft.quarts,
+    declaredPints: draft.pints,
+  };
+  return { ...before, name: draft.name.trim(), altitudeFt, canners: [canner, ...before.canners.slice(1)] };
+}

@@ -1,0 +1,212 @@
+import { countJars } from '@hoddle/core/handbook/jars';
+import { productRow } from '@hoddle/core/handbook/products';
+import { addHours, startOfHour, format } from 'date-fns';
+import { useRouter } from 'expo-router';
+import { Pressable, View } from 'react-native';
+import { clockTime } from '@/ui/clockWords';
+import { COLOURS, hueOfProduct } from '@/ui/colours';
+import { HeatSign } from '@/ui/HeatSign';
+import { Words } from '@/ui/Words';
+import { PX_PER_MIN, stepLines, stoveLanes, yOf } from './stripLayout';
+import { type Day, type DayLoad } from './useDay';
+
+const MINUTE_MS = 60_000;
+const GUTTER_PX = 54;
+const STEPS_PX = 136;
+const LANE_PX = 14;
+
+/** The day from top to bottom: clock, hands, pots on the stove, the canner with its loads, the likely end. */
+export function DayStrip({ day, now }: { day: Day; now: number }) {
+  const lanes = stoveLanes(day.tasks);
+  const lanesWide = Math.max(1, ...lanes.map(({ lane }) => lane + 1));
+  const stoveX = GUTTER_PX + 16 + STEPS_PX;
+  const cannerX = stoveX + lanesWide * (LANE_PX + 3) + 8;
+  const minuteOf = (at: number) => (at - day.startAt) / MINUTE_MS;
+  const endMin = minuteOf(day.lateAt);
+  const nowMin = minuteOf(now);
+  return (
+    <View className="bg-plate">
+      <View className="flex-row border-b-2 border-cobalt pb-1 pt-2">
+        <View style={{ width: GUTTER_PX }} />
+        <Words size="label" weight={700} style={{ width: stoveX - GUTTER_PX }}>
+          Hands
+        </Words>
+        <Words size="label" weight={700} style={{ width: cannerX - stoveX }} numberOfLines={1}>
+          Pots
+        </Words>
+        <Words size="label" weight={700}>
+          Canner
+        </Words>
+      </View>
+      <View style={{ height: yOf(endMin) + 34 }}>
+        <Hours day={day} />
+        {stepLines(day.tasks).map(({ entry, works, y, height, wordsY }) => (
+          <View key={entry.task.id}>
+            {works && <View className="absolute rounded-[2px] bg-ink" style={{ left: GUTTER_PX, top: y, width: 11, height: Math.max(3, height - 2) }} />}
+            <View className="absolute flex-row" style={{ left: GUTTER_PX + 16, top: wordsY, width: STEPS_PX + 4 }}>
+              <Words size="small" weight={works ? 600 : 400} tone={works ? 'ink' : 'ink-2'} numberOfLines={1} style={{ lineHeight: 17 }}>
+                {entry.task.words}
+              </Words>
+            </View>
+          </View>
+        ))}
+        {lanes.map(({ entry, lane }) => (
+          <View
+            key={`pot ${entry.task.id}`}
+            className="absolute rounded-[4px] border-2 border-ink-2"
+            style={{ left: stoveX + lane * (LANE_PX + 3), top: yOf(entry.startMin), width: LANE_PX, height: (entry.endMin - entry.startMin) * PX_PER_MIN - 1 }}
+          />
+        ))}
+        <View className="absolute bottom-0 top-0" style={{ left: cannerX, right: 12 }}>
+          {day.tasks
+            .filter(({ task }) => task.kind === 'preheat')
+            .map(({ task, startMin, endMin: end }) => (
+              <View key={task.id} className="absolute left-0 right-0 flex-row items-center justify-center gap-2 rounded-[6px] border-2 border-dashed border-heat" style={{ top: yOf(startMin), height: (end - startMin) * PX_PER_MIN - 2 }}>
+                <HeatSign phase="heating" size={20} />
+                <Words size="label" weight={600}>
+                  Water on
+                </Words>
+              </View>
+            ))}
+          {day.loads.map((load) => (
+            <LoadBlock key={load.id} load={load} day={day} />
+          ))}
+        </View>
+        <Finish day={day} />
+        {nowMin >= 0 && nowMin <= endMin && <NowLine now={now} y={yOf(nowMin)} />}
+      </View>
+    </View>
+  );
+}
+
+function Hours({ day }: { day: Day }) {
+  const first = addHours(startOfHour(day.startAt), 1).getTime();
+  const count = Math.max(0, Math.floor((day.lateAt - first) / (60 * MINUTE_MS)) + 1);
+  const hours = Array.from({ length: count }, (_, i) => first + i * 60 * MINUTE_MS);
+  const startY = yOf(0);
+  return (
+    <>
+      <View className="absolute w-[48px] items-end" style={{ top: startY - 9 }}>
+        <Words size="label" weight={700}>
+          {format(day.startAt, 'h:mm')}
+        </Words>
+      </View>
+      {hours.map((at) => {
+        const y = yOf((at - day.startAt) / MINUTE_MS);
+        if (y - startY < 26) return null;
+        return (
+          <View key={at} className="absolute left-0 right-0 flex-row" style={{ top: y - 9 }}>
+            <View className="w-[48px] items-end">
+              <Words size="lead" weight={700} style={{ lineHeight: 18 }}>
+                {format(at, 'h')}
+              </Words>
+              <Words size="small" tone="ink-2" style={{ lineHeight: 14 }}>
+                {format(at, 'aaa')}
+              </Words>
+            </View>
+            <View className="absolute h-[1px] bg-hair" style={{ left: GUTTER_PX + 14, right: 0, top: 9 }} />
+          </View>
+        );
+      })}
+    </>
+  );
+}
+
+/** One load in its canner: heats, boils, rests; the whole block opens the load. */
+function LoadBlock({ load, day }: { load: DayLoad; day: Day }) {
+  const router = useRouter();
+  const task = (kind: string) => day.tasks.find((entry) => entry.task.loadId === load.id && entry.task.kind === kind);
+  const [loading, boil, rest] = [task('load'), task('process'), task('rest')];
+  if (!loading || !boil || !rest) return null;
+  const jars = countJars(load.jars, load.batch.jar);
+  const timeOf = (minute: number) => clockTime(day.startAt + minute * MINUTE_MS);
+  const done = load.phase === 'cooling' || load.phase === 'checked';
+  const heatPx = (boil.startMin - loading.startMin) * PX_PER_MIN;
+  const boilPx = (boil.endMin - boil.startMin) * PX_PER_MIN;
+  const words = `Load ${load.number}, ${jars} ${productRow(load.batch.product).name.toLowerCase()}: in at ${timeOf(loading.startMin)}, boils ${load.batch.processMinutes} min from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then 5 min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
+  return (
+    <Pressable
+      role="link"
+      aria-label={words}
+      onPress={() => router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: load.id } })}
+      className="absolute left-0 right-0"
+      style={{ top: yOf(loading.startMin), opacity: done ? 0.6 : 1 }}
+    >
+      <View className="absolute bottom-0 left-0 top-0 w-[5px]" style={{ backgroundColor: hueOfProduct(load.batch.product).hue }} />
+      <View className="ml-[7px]">
+        <View className="border-2 border-b-0 border-heat bg-heat-wash px-1" style={{ height: heatPx }}>
+          <View className="flex-row items-center gap-1">
+            <View className="h-[18px] w-[18px] items-center justify-center rounded-full bg-ink">
+              <Words size="note" weight={700} tone="white">
+                {load.number}
+              </Words>
+            </View>
+            <Words size="label" weight={700} numberOfLines={1} className="shrink">
+              {jars}
+            </Words>
+          </View>
+          {heatPx > 34 && (
+            <View className="flex-row items-center gap-1">
+              <HeatSign phase="heating" size={16} />
+              <Words size="small">heats</Words>
+            </View>
+          )}
+        </View>
+        <View className="items-center justify-center bg-boil-t" style={{ height: boilPx }}>
+          <Words size={boilPx > 60 ? 'figure' : 'head'} weight={800} tone="white" style={{ lineHeight: boilPx > 60 ? 40 : 22 }}>
+            {load.batch.processMinutes}
+          </Words>
+          {boilPx > 36 && (
+            <Words size="label" weight={700} tone="white">
+              min boil
+            </Words>
+          )}
+        </View>
+        <View className="justify-center" style={{ height: (rest.endMin - rest.startMin) * PX_PER_MIN, backgroundColor: COLOURS.rest }}>
+          <View className="mx-2 h-[2px] bg-white" />
+        </View>
+        <View className="flex-row items-center gap-1 pt-[1px]">
+          <HeatSign phase={done ? 'checked' : 'cooling'} size={14} />
+          <Words size="note" tone="ink-2" numberOfLines={1}>
+            {done ? 'done' : '5 min rest, 12-24 h'}
+          </Words>
+        </View>
+      </View>
+    </Pressable>
+  );
+}
+
+function Finish({ day }: { day: Day }) {
+  const y = yOf((day.likelyAt - day.startAt) / MINUTE_MS);
+  const lateY = yOf((day.lateAt - day.startAt) / MINUTE_MS);
+  return (
+    <>
+      <View className="absolute h-[4px] bg-cobalt" style={{ left: GUTTER_PX, right: 0, top: y }} />
+      <View className="absolute border-r-2 border-dashed border-cobalt" style={{ right: 14, top: y, height: lateY - y }} />
+      <View className="absolute w-[50px] items-end" style={{ top: y - 8 }}>
+        <Words size="label" weight={800} style={{ lineHeight: 18 }}>
+          {format(day.likelyAt, 'h:mm')}
+        </Words>
+      </View>
+      <Words size="label" weight={700} tone="cobalt" className="absolute" style={{ left: GUTTER_PX + 6, top: y + 6 }}>
+        likely done
+      </Words>
+      <Words size="small" tone="ink-2" className="absolute" style={{ right: 24, top: lateY - 2 }}>
+        9 in 10: {clockTime(day.lateAt)}
+      </Words>
+    </>
+  );
+}
+
+function NowLine({ now, y }: { now: number; y: number }) {
+  return (
+    <View className="absolute left-0 right-0" style={{ top: y - 11, pointerEvents: 'none' }}>
+      <View className="absolute left-[50px] right-0 top-[10px] h-[2px] bg-ink" />
+      <View className="w-[52px] items-center rounded-chip bg-ink py-[1px]">
+        <Words size="small" weight={700} tone="white">
+          {format(now, 'h:mm')}
+        </Words>
+      </View>
+    </View>
+  );
+}

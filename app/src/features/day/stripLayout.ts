@@ -1,0 +1,44 @@
+import { BURNERS, HANDS, type ScheduledTask } from '@hoddle/core/day/dayProblem';
+
+/** Scale of the strip; below this words of short steps would lie on each other. */
+export const PX_PER_MIN = 1.45;
+const TOP_PX = 14;
+const WORDS_APART_PX = 17;
+
+export function yOf(minute: number): number {
+  return TOP_PX + minute * PX_PER_MIN;
+}
+
+export interface StepLine {
+  readonly entry: ScheduledTask;
+  readonly works: boolean;
+  readonly y: number;
+  readonly height: number;
+  /** Where its words stand: beside the bar, nudged down where the step before is too close. */
+  readonly wordsY: number;
+}
+
+/** What hands do and what simmers or stands meanwhile, each with room for its words. */
+export function stepLines(tasks: readonly ScheduledTask[]): StepLine[] {
+  const shown = tasks.filter(({ task }) => (task.needs[HANDS] ?? 0) > 0 || task.kind === 'prepare');
+  let free = -Infinity;
+  return shown.map((entry) => {
+    const y = yOf(entry.startMin);
+    const height = yOf(entry.endMin) - y;
+    const wordsY = Math.max(free, y + Math.max(0, Math.min(height, 40) / 2 - 9));
+    free = wordsY + WORDS_APART_PX;
+    return { entry, works: (entry.task.needs[HANDS] ?? 0) > 0, y, height, wordsY };
+  });
+}
+
+/** Pots on the stove apart from the canner, each in the first free lane. */
+export function stoveLanes(tasks: readonly ScheduledTask[]): { entry: ScheduledTask; lane: number }[] {
+  const ends: number[] = [];
+  const pots = tasks.filter(({ task }) => (task.needs[BURNERS] ?? 0) > 0 && !Object.keys(task.needs).some((id) => id.startsWith('canner ')));
+  return pots.map((entry) => {
+    const found = ends.findIndex((end) => end <= entry.startMin + 1e-6);
+    const lane = found < 0 ? ends.length : found;
+    ends[lane] = entry.endMin;
+    return { entry, lane };
+  });
+}

@@ -1,0 +1,63 @@
+import { type Batch } from '@hoddle/core/day/batch';
+import { dayOf } from '@hoddle/core/day/dayOf';
+import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { forwardSchedule } from '@hoddle/core/day/forwardSchedule';
+import { lateFinishMin } from '@hoddle/core/day/lateFinish';
+import { type LoadPhase } from '@hoddle/core/kitchen/loadState';
+import { isSameDay } from 'date-fns';
+import { useMemo } from 'react';
+import { phaseOf } from '@/features/kitchen/useLoad';
+import { useHousehold, useNow } from '@/store/useHousehold';
+
+const MINUTE_MS = 60_000;
+
+/** The tries behind "9 in 10 by" start from this seed, so that the same plan always says the same time. */
+const SEED = 1;
+
+export interface DayLoad {
+  readonly id: string;
+  readonly batch: Batch;
+  readonly number: number;
+  readonly jars: number;
+  readonly phase: LoadPhase;
+}
+
+export interface Day {
+  readonly batches: readonly Batch[];
+  readonly loads: readonly DayLoad[];
+  readonly tasks: readonly ScheduledTask[];
+  readonly startAt: number;
+  readonly likelyAt: number;
+  readonly lateAt: number;
+}
+
+const OUT_OF_CANNER: readonly LoadPhase[] = ['cooling', 'checked'];
+
+/** The day being run or planned next: batches that still have a load to process, and those of the same date. */
+export function useDay(): Day | undefined {
+  const { batches, events, household } = useHousehold();
+  const now = useNow(60_000);
+  const today = new Date(now).toDateString();
+  return useMemo(() => {
+    const loads = batches.flatMap((batch) =>
+      batch.loads.map((load): DayLoad => ({ ...load, batch, phase: phaseOf(batch, load, events) })),
+    );
+    const open = new Set(loads.filter(({ phase }) => !OUT_OF_CANNER.includes(phase)).map(({ batch }) => batch));
+    const first = [...open].sort((a, b) => a.startAt - b.startAt)[0];
+    const date = first ? first.startAt : new Date(today).getTime();
+    const own = batches.filter((batch) => isSameDay(batch.startAt, date)).sort((a, b) => a.startAt - b.startAt);
+    const startAt = own[0]?.startAt;
+    if (startAt === undefined) return undefined;
+    const problem = dayOf(own, household.burners);
+    const { tasks, makespanMin } = forwardSchedule(problem);
+    const lateMin = Math.max(makespanMin, lateFinishMin(problem, SEED));
+    return {
+      batches: own,
+      loads: loads.filter(({ batch }) => own.includes(batch)),
+      tasks,
+      startAt,
+      likelyAt: startAt + makespanMin * MINUTE_MS,
+      lateAt: startAt + lateMin * MINUTE_MS,
+    };
+  }, [batches, events, household.burners, today]);
+}

@@ -1,0 +1,40 @@
+import Delete from 'lucide-react-native/icons/delete';
+import { Pressable, View } from 'react-native';
+import { COLOURS } from '@/ui/colours';
+import { Words } from '@/ui/Words';
+
+const ROWS = [
+  ['1', '2', '3', '1/4'],
+  ['4', '5', '6', '1/3'],
+  ['7', '8', '9', '1/2'],
+  ['.', '0', 'back', '3/4'],
+] as const;
+
+/** Figures for a thumb, with the fractions of a kitchen in a column of their own. */
+export function Keypad({ onPress }: { onPress: (key: string) => void }) {
+  return (
+    <View role="group" aria-label="Figures" className="gap-[6px]">
+      {ROWS.map((row) => (
+        <View key={row[0]} className="flex-row gap-[6px]">
+          {row.map((key) => (
+            <Pressable
+              key={key}
+              role="button"
+              aria-label={key === 'back' ? 'Rub out' : key}
+              onPress={() => onPress(key)}
+              className={`h-[50px] flex-1 items-center justify-center rounded-key border-2 border-key-edge ${key.includes('/') ? 'bg-well' : 'bg-plate'}`}
+            >
+              {key === 'back' ? (
+                <Delete size={26} color={COLOURS.ink} strokeWidth={2.2} />
+              ) : (
+                <Words size="head" weight={700}>
+                  {key}
+                </Words>
+              )}
+            </Pressable>
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,129 @@
+import ChevronLeft from 'lucide-react-native/icons/chevron-left';
+import Hand from 'lucide-react-native/icons/hand';
+import { productRow } from '@hoddle/core/handbook/products';
+import { countJars } from '@hoddle/core/handbook/jars';
+import { type KitchenEventType } from '@hoddle/core/kitchen/kitchenEvent';
+import { loadClock } from '@hoddle/core/kitchen/loadClock';
+import { useRouter } from 'expo-router';
+import { Pressable, ScrollView, View } from 'react-native';
+import { v7 as uuidV7 } from 'uuid';
+import { DemoClock } from '@/features/today/DemoClock';
+import { SignalLine } from '@/features/today/SignalLine';
+import { useDay } from '@/features/day/useDay';
+import { useHouseholdStore } from '@/store/householdStore';
+import { householdNow, useHousehold, useNow } from '@/store/useHousehold';
+import { clockTime } from '@/ui/clockWords';
+import { COLOURS } from '@/ui/colours';
+import { HeatSign } from '@/ui/HeatSign';
+import { Speckle } from '@/ui/Speckle';
+import { useIsWide } from '@/ui/StationBar';
+import { Words } from '@/ui/Words';
+import { nextSteps } from './nextSteps';
+import { PhasePart } from './PhasePart';
+import { type RunningLoad, useLoad } from './useLoad';
+
+type Tap = Exclude<KitchenEventType, 'load-started' | 'seal-checked'>;
+
+/** The kitchen clock of one load, dark, to be read from two metres away. */
+export function KitchenScreen({ loadId }: { loadId: string }) {
+  const running = useLoad(loadId);
+  if (!running) {
+    return (
+      <View className="kitchen flex-1 items-center justify-center bg-granite">
+        <Words tone="milk" size="head" weight={700}>
+          No such load
+        </Words>
+      </View>
+    );
+  }
+  return <Kitchen running={running} />;
+}
+
+function Kitchen({ running }: { running: RunningLoad }) {
+  const { batch, load, order, state } = running;
+  const wide = useIsWide();
+  const { household } = useHousehold();
+  const enter = useHouseholdStore((store) => store.enter);
+  const now = useNow(250);
+  const day = useDay();
+  const clock = loadClock(order, state, now);
+  const canner = household.canners.find(({ id }) => id === batch.cannerId)?.name ?? 'Canner';
+  const tap = (type: Tap) => enter({ kind: 'event', event: { id: uuidV7(), loadId: load.id, at: householdNow(), type } });
+  const alarm = clock.kind === 'boiling' && clock.timeIsUp;
+  return (
+    <View className="kitchen flex-1 bg-granite" role="main">
+      <Speckle />
+      <DemoClock />
+      <SignalLine />
+      <KitchenHead now={now} likelyAt={day?.likelyAt} />
+      <ScrollView className="flex-1" contentContainerClassName={wide ? 'flex-row gap-8 px-8 pb-6' : 'pb-0'}>
+        <View className={wide ? 'w-[560px] gap-4' : 'gap-4 px-4 pb-4'}>
+          <View className="flex-row items-center gap-3">
+            <HeatSign phase={alarm ? 'alarm' : state.phase === 'heating' && state.timesLost > 0 ? 'lost' : state.phase} size={28} dark />
+            <Words size="head" weight={700} tone="milk" className="flex-1">
+              {canner}
+            </Words>
+            <Words size="lead" tone="milk-2" weight={500}>
+              {productRow(batch.product).shortName}, load {load.number} of {batch.loads.length}
+            </Words>
+          </View>
+          <PhasePart running={running} clock={clock} now={now} onTap={tap} />
+        </View>
+        <View className={wide ? 'flex-1 pt-10' : 'border-t-2 border-rim-dark'}>
+          <NextList running={running} clock={clock} />
+        </View>
+      </ScrollView>
+    </View>
+  );
+}
+
+function KitchenHead({ now, likelyAt }: { now: number; likelyAt?: number }) {
+  const router = useRouter();
+  return (
+    <View className="flex-row items-center px-2 py-2">
+      <Pressable role="button" aria-label="Back to the day" onPress={() => router.navigate('/plan')} className="h-[72px] w-[64px] items-center justify-center">
+        <ChevronLeft size={40} strokeWidth={2.4} color={COLOURS.milk} />
+      </Pressable>
+      <Words weight={800} tone="milk" className="flex-1" style={{ fontSize: 34, lineHeight: 40 }}>
+        {clockTime(now)}
+      </Words>
+      {likelyAt !== undefined && (
+        <View className="items-end pr-3">
+          <Words size="lead" tone="milk-2">
+            likely done
+          </Words>
+          <Words size="head" weight={800} tone="milk">
+            {clockTime(likelyAt)}
+          </Words>
+        </View>
+      )}
+    </View>
+  );
+}
+
+function NextList({ running, clock }: { running: RunningLoad; clock: ReturnType<typeof loadClock> }) {
+  const steps = nextSteps(running, clock);
+  const { state, batch } = running;
+  return (
+    <View className="flex-1 bg-granite-panel" role="list" aria-label="Next steps">
+      {steps.map(({ when, words }, i) => (
+        <View key={words} role="listitem" className={`min-h-[68px] flex-row items-center gap-3 px-4 py-2 ${i > 0 ? 'border-t-2 border-granite-line' : ''}`}>
+          <View className="w-[104px] flex-row items-center gap-2">
+            {i === 0 && <Hand size={22} color={COLOURS.milk} />}
+            <Words size="lead" weight={800} tone="milk">
+              {when}
+            </Words>
+          </View>
+          <Words size="lead" weight={500} tone="milk" className="flex-1">
+            {words}
+          </Words>
+        </View>
+      ))}
+      {clock.kind === 'cooling' && (
+        <Words tone="milk-2" className="px-4 py-3">
+          {countJars(state.jars, batch.jar)} an inch apart on a towel. Never tighten bands now.
+        </Words>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,144 @@
+import { countJars } from '@hoddle/core/handbook/jars';
+import { type LoadClock } from '@hoddle/core/kitchen/loadClock';
+import { useRouter } from 'expo-router';
+import { type ReactNode } from 'react';
+import { View } from 'react-native';
+import { clockTime, countdown, duration, weekday } from '@/ui/clockWords';
+import { COLOURS } from '@/ui/colours';
+import { HeatSign } from '@/ui/HeatSign';
+import { useIsWide } from '@/ui/StationBar';
+import { Words } from '@/ui/Words';
+import { KitchenKey } from './KitchenKey';
+import { Pot } from './Pot';
+import { type RunningLoad } from './useLoad';
+
+type Tap = 'boil-reached' | 'boil-lost' | 'heat-off' | 'jars-out';
+
+interface PhasePartProps {
+  running: RunningLoad;
+  clock: LoadClock;
+  now: number;
+  onTap: (tap: Tap) => void;
+}
+
+/** The pot of one phase, and the one thing that can be done now. */
+export function PhasePart({ running, clock, now, onTap }: PhasePartProps) {
+  const { order, batch, state } = running;
+  switch (clock.kind) {
+    case 'planned':
+      return <PlannedPart running={running} />;
+    case 'heating':
+      return (
+        <>
+          <Pot heightPx={216} rim={COLOURS.heatDark}>
+            <HeatSign phase="heating" size={62} dark />
+            <Line size="figure">Heating, {duration(clock.sinceMs)}</Line>
+            <Line>{clock.timesLost > 0 ? `Boil lost: the full ${order.processMinutes} min start again` : 'Wait for a full rolling boil'}</Line>
+          </Pot>
+          <KitchenKey look="amber" words={clock.timesLost > 0 ? `Boiling again: start ${order.processMinutes} min` : `It boils: start ${order.processMinutes} min`} onPress={() => onTap('boil-reached')} />
+        </>
+      );
+    case 'boiling': {
+      if (clock.timeIsUp) {
+        return (
+          <>
+            <Pot heightPx={262} rim={COLOURS.milk} alarm>
+              <Numerals dark>0:00</Numerals>
+              <Line dark size="figure">
+                Time is up
+              </Line>
+              <Line dark>
+                {order.processMinutes} min boiled, {countdown(now - clock.endsAt)} ago
+              </Line>
+            </Pot>
+            <KitchenKey look="milk" words="Heat is off, lid is off: wait 5 min" onPress={() => onTap('heat-off')} />
+          </>
+        );
+      }
+      return (
+        <>
+          <Pot heightPx={262} rim={COLOURS.rimDark} level={clock.leftMs / (order.processMinutes * 60_000)}>
+            <Numerals>{countdown(clock.leftMs)}</Numerals>
+            <Line>min left at the boil</Line>
+            <Line>heat off at {clockTime(clock.endsAt)}</Line>
+          </Pot>
+          <KitchenKey look="outline" words="Lost the boil" note={`start again ${order.processMinutes}:00 min`} drawing={<HeatSign phase="lost" size={46} dark />} onPress={() => onTap('boil-lost')} />
+        </>
+      );
+    }
+    case 'resting':
+      return (
+        <>
+          <Pot heightPx={262} rim={COLOURS.restDark}>
+            <Numerals>{countdown(clock.leftMs)}</Numerals>
+            <Line>{clock.timeIsUp ? `Lift out ${countJars(state.jars, batch.jar)}, straight up` : 'Lid off, wait 5 min'}</Line>
+            <Line>{clock.timeIsUp ? 'Lid away from your face: steam burns' : `jars out at ${clockTime(clock.endsAt)}`}</Line>
+          </Pot>
+          <KitchenKey look="milk" words="Jars are out" disabled={!clock.timeIsUp} onPress={() => onTap('jars-out')} />
+        </>
+      );
+    case 'cooling':
+    case 'checked':
+      return <OutPart running={running} clock={clock} />;
+  }
+}
+
+function PlannedPart({ running }: { running: RunningLoad }) {
+  const router = useRouter();
+  return (
+    <>
+      <Pot heightPx={216} rim={COLOURS.restDark}>
+        <HeatSign phase="planned" size={56} dark />
+        <Line size="figure">Not in yet</Line>
+        <Line>{countJars(running.load.jars, running.batch.jar)} to load</Line>
+      </Pot>
+      <KitchenKey look="milk" words="Open the load" onPress={() => router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: running.load.id } })} />
+    </>
+  );
+}
+
+/** The jars are out: how long they have cooled, and on to the next load or to the lids. */
+function OutPart({ running, clock }: { running: RunningLoad; clock: Extract<LoadClock, { kind: 'cooling' | 'checked' }> }) {
+  const router = useRouter();
+  const { batch, load, state } = running;
+  const following = batch.loads.find(({ number }) => number === load.number + 1);
+  const toSeals = () => router.navigate({ pathname: '/shelf/seals/[batchId]', params: { batchId: batch.id } });
+  return (
+    <>
+      <Pot heightPx={216} rim={COLOURS.coolDark}>
+        <HeatSign phase={clock.kind} size={54} dark />
+        <Line size="figure">{clock.kind === 'cooling' ? `Cooling, ${duration(clock.sinceMs)}` : 'On the shelf'}</Line>
+        <Line>
+          {clock.kind === 'checked'
+            ? `${state.sealed?.filter(Boolean).length ?? 0} of ${state.jars} sealed`
+            : clock.checkDue
+              ? 'Press the lids now'
+              : `Leave alone; press lids ${weekday(clock.checkFrom)} ${clockTime(clock.checkFrom)}`}
+        </Line>
+      </Pot>
+      <View className="gap-3">
+        {following && <KitchenKey look="amber" words={`Next: load ${following.number}`} onPress={() => router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: following.id } })} />}
+        {clock.kind === 'cooling' && clock.checkDue && <KitchenKey look="milk" words="Press the lids" onPress={toSeals} />}
+        {!following && <KitchenKey look="outline" words="To Today" onPress={() => router.navigate('/')} />}
+      </View>
+    </>
+  );
+}
+
+/** The main figures: 108 px on a phone, larger on a wide screen, always in the same place. */
+function Numerals({ children, dark }: { children: ReactNode; dark?: boolean }) {
+  const fontSize = useIsWide() ? 130 : 108;
+  return (
+    <Words role="timer" weight={800} tone={dark ? 'granite' : 'milk'} style={{ fontSize, lineHeight: fontSize * 1.04 }}>
+      {children}
+    </Words>
+  );
+}
+
+function Line({ children, dark, size = 'head' }: { children: ReactNode; dark?: boolean; size?: 'head' | 'figure' }) {
+  return (
+    <Words size={size} weight={700} tone={dark ? 'granite' : 'milk'} className="text-center" style={size === 'figure' ? { fontSize: 32, lineHeight: 38 } : undefined}>
+      {children}
+    </Words>
+  );
+}

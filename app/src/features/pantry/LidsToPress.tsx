@@ -1,0 +1,43 @@
+import { countJars } from '@hoddle/core/handbook/jars';
+import { productRow } from '@hoddle/core/handbook/products';
+import { loadClock } from '@hoddle/core/kitchen/loadClock';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { useLoads } from '@/features/kitchen/useLoad';
+import { duration } from '@/ui/clockWords';
+import { hueOfProduct } from '@/ui/colours';
+import { JarDrawing } from '@/ui/JarDrawing';
+import { Key } from '@/ui/Key';
+import { Words } from '@/ui/Words';
+
+/** Batches whose jars stand on the towel, each with its way to the lids. */
+export function LidsToPress({ now }: { now: number }) {
+  const router = useRouter();
+  const cooling = useLoads().filter(({ state }) => state.phase === 'cooling');
+  const batches = [...new Set(cooling.map(({ batch }) => batch))];
+  return (
+    <>
+      {batches.map((batch) => {
+        const own = cooling.filter((load) => load.batch === batch);
+        const clocks = own.map(({ order, state }) => loadClock(order, state, now));
+        const cooled = Math.min(...clocks.map((clock) => (clock.kind === 'cooling' ? clock.sinceMs : Infinity)));
+        const due = clocks.some((clock) => clock.kind === 'cooling' && clock.checkDue);
+        const jars = own.reduce((sum, { state }) => sum + state.jars, 0);
+        return (
+          <View key={batch.id} className="flex-row items-center gap-3 border-b-2 border-hair px-4 py-3">
+            <JarDrawing size={batch.jar} quartPx={46} look="cooling" {...hueOfProduct(batch.product)} />
+            <View className="flex-1">
+              <Words size="lead" weight={700}>
+                Cooled {duration(cooled)}
+              </Words>
+              <Words tone="ink-2">
+                {countJars(jars, batch.jar)} {productRow(batch.product).name.toLowerCase()}
+              </Words>
+            </View>
+            <Key look={due ? 'solid' : 'outline'} words={due ? 'Check seals' : 'Not yet'} onPress={() => router.navigate({ pathname: '/shelf/seals/[batchId]', params: { batchId: batch.id } })} />
+          </View>
+        );
+      })}
+    </>
+  );
+}

@@ -1,0 +1,61 @@
+import { type Canner } from '@hoddle/core/canner/canner';
+import { type LoadStyle } from '@hoddle/core/canner/splitLoads';
+import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
+import { type ProductId } from '@hoddle/core/handbook/products';
+import { View } from 'react-native';
+import { Choice } from '@/ui/Choice';
+import { hueOfProduct } from '@/ui/colours';
+import { JarTray } from '@/ui/JarTray';
+import { Stepper } from '@/ui/Stepper';
+import { Heading, Words } from '@/ui/Words';
+
+interface LoadsPartProps {
+  product: ProductId;
+  jar: JarSize;
+  jars: number;
+  most: number;
+  loads: readonly number[];
+  perLoad: number;
+  canner: Canner;
+  style: LoadStyle;
+  onStyle: (style: LoadStyle) => void;
+  onJars: (jars: number) => void;
+}
+
+/** How many jars in how many canner loads: full ones with the rest in the last, or evened out. */
+export function LoadsPart({ product, jar, jars, most, loads, perLoad, canner, style, onStyle, onJars }: LoadsPartProps) {
+  const uneven = jars % perLoad !== 0 && loads.length > 1;
+  const count = `${loads.length} ${loads.length === 1 ? 'load' : 'loads'}`;
+  return (
+    <View className="gap-3">
+      <View className="flex-row items-baseline justify-between">
+        <Heading>{count}</Heading>
+        <Words size="label" tone="ink-2">
+          {canner.name} holds {perLoad} {JARS[jar].several}
+        </Words>
+      </View>
+      <Stepper label="Jars to fill" words={countJars(jars, jar)} onLess={jars > 1 ? () => onJars(jars - 1) : undefined} onMore={jars < most ? () => onJars(jars + 1) : undefined} />
+      <View className="flex-row flex-wrap gap-x-4 gap-y-2" role="list" aria-label={`${count}: ${loads.join(', ')}`}>
+        {loads.map((load, i) => (
+          <View key={i} role="listitem" className="items-start">
+            <JarTray size={jar} jars={load} places={perLoad} quartPx={30} {...hueOfProduct(product)} />
+            <Words size="label" tone="ink-2">
+              {i + 1}: {countJars(load, jar)}
+            </Words>
+          </View>
+        ))}
+      </View>
+      {uneven && (
+        <Choice
+          label="How the loads are split"
+          value={style}
+          onChoose={onStyle}
+          options={[
+            { value: 'full', words: 'full loads first' },
+            { value: 'even', words: 'evened out' },
+          ]}
+        />
+      )}
+    </View>
+  );
+}

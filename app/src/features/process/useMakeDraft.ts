@@ -1,0 +1,75 @@
+import { capacityOf } from '@hoddle/core/canner/capacity';
+import { type LoadStyle, splitLoads } from '@hoddle/core/canner/splitLoads';
+import { type Batch } from '@hoddle/core/day/batch';
+import { type JarSize } from '@hoddle/core/handbook/jars';
+import { type ProductRow } from '@hoddle/core/handbook/products';
+import { takeForBatch } from '@hoddle/core/harvest/takeForBatch';
+import { findProcess } from '@hoddle/core/process/findProcess';
+import { estimateJars, massForJarsKg } from '@hoddle/core/yields/estimateJars';
+import { useState } from 'react';
+import { v7 as uuidV7 } from 'uuid';
+import { type CropOnHand } from '@/features/harvest/useOnHand';
+import { householdNow, useHousehold } from '@/store/useHousehold';
+
+const STEP_MS = 15 * 60_000;
+
+/** Draft of a batch: jar, how many, how split, when. What follows from it is worked out at each look. */
+export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: JarSize) {
+  const { household } = useHousehold();
+  const [jar, setJar] = useState(firstJar);
+  const [style, setStyle] = useState<LoadStyle>('full');
+  const [asked, setAsked] = useState<number>();
+  const [startAt, setStartAt] = useState(() => Math.ceil(householdNow() / STEP_MS) * STEP_MS);
+  const canner = household.canners[0];
+  const capacity = canner && capacityOf(canner, jar);
+  const estimate = estimateJars(item.crop, item.massKg, product.product, jar);
+  const range = estimate.kind === 'estimate' ? estimate.jars : { p10: 0, p50: 0, p90: 0 };
+  const perLoad = capacity?.kind === 'holds' ? capacity.jars : undefined;
+  const jars = Math.min(asked ?? fullLoads(range.p50, perLoad), range.p90);
+  const loads = perLoad && jars > 0 ? splitLoads(jars, perLoad, style) : [];
+  const need = jars > 0 ? massForJarsKg(product.product, jar, jars) : { p10: 0, p50: 0, p90: 0 };
+  const uses = takeForBatch(item.lots, need.p90);
+
+  const toBatch = (): Batch | undefined => {
+    if (!canner || household.altitudeFt === null || loads.length === 0) return undefined;
+    const question = { product: product.product, pack: product.pack, jar, method: 'boiling-water' as const, altitudeFt: household.altitudeFt };
+    const tested = findProcess(question);
+    if (tested.kind === 'refusal') return undefined;
+    return {
+      ...question,
+      id: uuidV7(),
+      processMinutes: tested.minutes,
+      cannerId: canner.id,
+      startAt,
+      uses,
+      loads: loads.map((count, i) => ({ id: uuidV7(), number: i + 1, jars: count })),
+    };
+  };
+
+  return {
+    jar,
+    style,
+    startAt,
+    canner,
+    capacity,
+    range,
+    jars,
+    loads,
+    need,
+    usedKg: uses.reduce((sum, use) => sum + use.massKg, 0),
+    setStyle,
+    setJar: (next: JarSize) => {
+      setJar(next);
+      setAsked(undefined);
+    },
+    setJars: setAsked,
+    moveStart: (steps: number) => setStartAt((at) => at + steps * STEP_MS),
+    toBatch,
+  };
+}
+
+/** As many whole loads as likely come full; a harvest too small for one is one load. */
+function fullLoads(likely: number, perLoad: number | undefined): number {
+  if (!perLoad || likely < perLoad) return likely;
+  return Math.floor(likely / perLoad) * perLoad;
+}

@@ -1,0 +1,60 @@
+import Clock from 'lucide-react-native/icons/clock';
+import { addDays, set } from 'date-fns';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useHouseholdStore } from '@/store/householdStore';
+import { useNow } from '@/store/useHousehold';
+import { COLOURS } from '@/ui/colours';
+import { clockTime, weekday } from '@/ui/clockWords';
+import { Words } from '@/ui/Words';
+
+const MINUTE_MS = 60_000;
+
+/** A demo says that its clock is not the real one, and lets it be moved on: nobody waits a night to press lids. */
+export function DemoClock() {
+  const offsetMs = useHouseholdStore((store) => store.state?.demoOffsetMs ?? null);
+  const moveTo = useHouseholdStore((store) => store.moveDemoClockTo);
+  const now = useNow(10_000);
+  const [open, setOpen] = useState(false);
+  if (offsetMs === null) return null;
+  const forward = (ms: number) => {
+    setOpen(false);
+    void moveTo(offsetMs + Math.round(ms));
+  };
+  const tomorrow = set(addDays(now, 1), { hours: 9, minutes: 0, seconds: 0, milliseconds: 0 }).getTime();
+  return (
+    <View className="bg-cobalt-wash">
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label="Demo clock: move it forward"
+        onPress={() => setOpen(!open)}
+        className="min-h-[32px] flex-row items-center justify-center gap-2 px-4"
+        hitSlop={8}
+      >
+        <Clock size={15} color={COLOURS.cobalt} />
+        <Words size="small" tone="cobalt" weight={600}>
+          Demo clock: {weekday(now)} {clockTime(now)}
+        </Words>
+      </Pressable>
+      {open && (
+        <View className="flex-row flex-wrap justify-center gap-2 px-4 pb-2">
+          <ForwardKey words="+5 min" onPress={() => forward(5 * MINUTE_MS)} />
+          <ForwardKey words="+20 min" onPress={() => forward(20 * MINUTE_MS)} />
+          <ForwardKey words="+1 h" onPress={() => forward(60 * MINUTE_MS)} />
+          <ForwardKey words="Tomorrow 9 am" onPress={() => forward(tomorrow - now)} />
+        </View>
+      )}
+    </View>
+  );
+}
+
+function ForwardKey({ words, onPress }: { words: string; onPress: () => void }) {
+  return (
+    <Pressable role="button" onPress={onPress} className="min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3">
+      <Words tone="cobalt" weight={700}>
+        {words}
+      </Words>
+    </Pressable>
+  );
+}

@@ -1,0 +1,44 @@
+import { Pressable, View } from 'react-native';
+import { useHouseholdStore } from '@/store/householdStore';
+import { wordsOf } from '@/store/write';
+import { clockTime } from '@/ui/clockWords';
+import { Words } from '@/ui/Words';
+
+/** Says when there is no signal, what waits to be sent, and what the server would not take. Nothing when all is well. */
+export function SignalLine() {
+  const { waiting, noSignalSince, refused, sync, forgetRefused } = useHouseholdStore();
+  if (refused) {
+    return (
+      <Strip words={refused.message} note={`Not kept: ${wordsOf(refused.write)}.`} keyWords="Understood" onPress={forgetRefused} />
+    );
+  }
+  if (noSignalSince === undefined) return null;
+  const count = waiting.length;
+  const things = `${count} ${count === 1 ? 'thing waits' : 'things wait'} here: ${waiting.map(({ write }) => wordsOf(write)).join(', ')}.`;
+  return (
+    <Strip
+      words={`No signal since ${clockTime(noSignalSince)}`}
+      note={count === 0 ? 'What is entered now is kept on this phone.' : `${things} Sent by itself, each once.`}
+      keyWords="Try now"
+      onPress={() => void sync()}
+    />
+  );
+}
+
+function Strip({ words, note, keyWords, onPress }: { words: string; note: string; keyWords: string; onPress: () => void }) {
+  return (
+    <View role="status" className="flex-row items-center gap-3 border-b-2 border-ink bg-plate px-4 py-2">
+      <View className="flex-1">
+        <Words weight={700}>{words}</Words>
+        <Words size="small" tone="ink-2">
+          {note}
+        </Words>
+      </View>
+      <Pressable role="button" onPress={onPress} className="min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3">
+        <Words tone="cobalt" weight={700}>
+          {keyWords}
+        </Words>
+      </Pressable>
+    </View>
+  );
+}

@@ -1,0 +1,102 @@
+import { countJars } from '@hoddle/core/handbook/jars';
+import { productRow } from '@hoddle/core/handbook/products';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { CropRow } from '@/features/harvest/CropRow';
+import { useOnHand } from '@/features/harvest/useOnHand';
+import { type Day, useDay } from '@/features/day/useDay';
+import { LidsToPress } from '@/features/pantry/LidsToPress';
+import { useHousehold, useNow } from '@/store/useHousehold';
+import { clockTime, longDay, weekday } from '@/ui/clockWords';
+import { hueOfProduct } from '@/ui/colours';
+import { JarDrawing } from '@/ui/JarDrawing';
+import { Key } from '@/ui/Key';
+import { Plate } from '@/ui/Plate';
+import { Screen } from '@/ui/Screen';
+import { useIsWide } from '@/ui/StationBar';
+import { Heading, Words } from '@/ui/Words';
+import { isSameDay } from 'date-fns';
+
+/** What burns, what is planned, what cools: the first look in the morning. */
+export function TodayScreen() {
+  const router = useRouter();
+  const wide = useIsWide();
+  const now = useNow(30_000);
+  const { household } = useHousehold();
+  const crops = useOnHand();
+  const day = useDay();
+  const altitude = household.altitudeFt === null ? 'altitude not set' : `${household.altitudeFt.toLocaleString('en-US')} ft`;
+  return (
+    <Screen station="today" title={longDay(now)} note={[household.name, altitude].filter(Boolean).join(', ')} bleed>
+      <View className={wide ? 'flex-row gap-10 px-8' : ''}>
+        <View className={wide ? 'flex-1' : 'px-4'}>
+          {household.altitudeFt === null || household.canners.length === 0 ? <SetUp /> : null}
+          {crops.slice(0, 4).map((item) => (
+            <CropRow key={item.crop} item={item} now={now} />
+          ))}
+          {crops.length === 0 && (
+            <View className="gap-3 py-3">
+              <Words>Nothing on hand is waiting for jars.</Words>
+              <Key words="What came in?" onPress={() => router.navigate('/harvest/pick')} />
+            </View>
+          )}
+        </View>
+        <View className={wide ? 'flex-1' : 'pt-3'}>
+          {day && <DayPlate day={day} now={now} />}
+          <LidsToPress now={now} />
+        </View>
+      </View>
+    </Screen>
+  );
+}
+
+function DayPlate({ day, now }: { day: Day; now: number }) {
+  const router = useRouter();
+  const running = day.loads.find(({ phase }) => ['heating', 'boiling', 'resting'].includes(phase));
+  const next = running ?? day.loads.find(({ phase }) => phase === 'planned');
+  if (!next) return null;
+  const jars = day.loads.reduce((sum, load) => sum + load.jars, 0);
+  const count = `${day.loads.length} ${day.loads.length === 1 ? 'load' : 'loads'}`;
+  const when = isSameDay(day.startAt, now) ? 'Today' : weekday(day.startAt);
+  const open = () =>
+    running
+      ? router.navigate({ pathname: '/kitchen/[loadId]', params: { loadId: running.id } })
+      : router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: next.id } });
+  return (
+    <View className="px-4 pb-3">
+      <Plate className="gap-3">
+        <View>
+          <Heading>
+            {when}: {jars} jars in {count}
+          </Heading>
+          <Words>
+            Likely <Words weight={700}>{clockTime(day.likelyAt)}</Words>, 9 in 10 by <Words weight={700}>{clockTime(day.lateAt)}</Words>
+          </Words>
+        </View>
+        {day.batches.map((batch) => (
+          <View key={batch.id} className="flex-row items-center gap-3">
+            <JarDrawing size={batch.jar} quartPx={38} look="planned" {...hueOfProduct(batch.product)} />
+            <Words weight={600} className="flex-1">
+              {countJars(batch.loads.reduce((sum, load) => sum + load.jars, 0), batch.jar)} {productRow(batch.product).name.toLowerCase()}
+            </Words>
+          </View>
+        ))}
+        <View className="flex-row gap-3">
+          <Key className="flex-1" words={running ? 'See the clock' : next.number === 1 ? 'Start load 1' : `Load ${next.number}`} onPress={open} />
+          <Key className="flex-1" look="outline" words="See the day" onPress={() => router.navigate('/plan')} />
+        </View>
+      </Plate>
+    </View>
+  );
+}
+
+function SetUp() {
+  const router = useRouter();
+  return (
+    <Plate className="mb-3 gap-3">
+      <Heading>Where is your kitchen?</Heading>
+      <Words>Boiling times go by altitude, loads by the canner. Both are set once.</Words>
+      <Key words="Set altitude and canner" onPress={() => router.navigate('/bench/household')} />
+    </Plate>
+  );
+}

@@ -1,0 +1,44 @@
+import { ApiError } from '@hoddle/contract/apiError';
+import { HouseholdState } from '@hoddle/contract/householdState';
+import * as v from 'valibot';
+import { requestOf, type Write } from './write';
+
+export type SendResult = { kind: 'kept' } | { kind: 'refused'; message: string } | { kind: 'noSignal' };
+
+/** Longer than this without an answer counts as no signal; the write is sent again. */
+const PATIENCE_MS = 10_000;
+
+/** Sends one write. A "no" of the server is final; anything that did not reach it, or broke in it, is tried again. */
+export async function send(write: Write): Promise<SendResult> {
+  const { method, path, body } = requestOf(write);
+  const reply = await call(method, path, body);
+  if (!reply || reply.status >= 500) return { kind: 'noSignal' };
+  if (reply.ok) return { kind: 'kept' };
+  const error = v.safeParse(ApiError, await reply.json().catch(() => undefined));
+  return { kind: 'refused', message: error.success ? error.output.error.message : 'The server did not take it.' };
+}
+
+/** Everything the server has, or undefined when it cannot be reached. */
+export async function fetchState(): Promise<HouseholdState | undefined> {
+  const reply = await call('GET', '/state');
+  if (!reply?.ok) return undefined;
+  return v.parse(HouseholdState, await reply.json());
+}
+
+/** Moves the demo clock forward. Nothing happens without the server. */
+export async function moveDemoClock(offsetMs: number): Promise<boolean> {
+  const reply = await call('PUT', '/clock', { offsetMs });
+  return reply?.ok === true;
+}
+
+async function call(method: string, path: string, body?: object): Promise<Response | undefined> {
+  try {
+    return await fetch(`/api${path}`, {
+      method,
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      ...(body && { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch {
+    return undefined; // no network, or no answer in time: the caller tries again
+  }
+}

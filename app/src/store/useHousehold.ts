@@ -1,0 +1,33 @@
+import { type HouseholdState } from '@hoddle/contract/householdState';
+import { type Batch } from '@hoddle/core/day/batch';
+import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { useEffect, useState } from 'react';
+import { useHouseholdStore } from './householdStore';
+
+/** The state a screen shows. Screens are only drawn once there is one. */
+export function useHousehold(): Omit<HouseholdState, 'batches' | 'events'> & { batches: Batch[]; events: KitchenEvent[] } {
+  const state = useHouseholdStore((store) => store.state);
+  if (!state) throw new Error('a screen was drawn before the household was there');
+  return state as ReturnType<typeof useHousehold>;
+}
+
+/** The household's time right now, epoch milliseconds: the device's clock, or the demo's. */
+export function householdNow(): number {
+  return Date.now() + (useHouseholdStore.getState().state?.demoOffsetMs ?? 0);
+}
+
+/** The household's time, read again every `everyMs` and when the page comes back. */
+export function useNow(everyMs: number): number {
+  const offsetMs = useHouseholdStore((store) => store.state?.demoOffsetMs ?? 0);
+  const [deviceNow, setDeviceNow] = useState(() => Date.now());
+  useEffect(() => {
+    const tick = () => setDeviceNow(Date.now());
+    const timer = setInterval(tick, everyMs);
+    document.addEventListener('visibilitychange', tick);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', tick);
+    };
+  }, [everyMs]);
+  return deviceNow + offsetMs;
+}

@@ -1,0 +1,30 @@
+import { type CropId } from '@hoddle/core/handbook/crops';
+import Svg, { Circle, Path } from 'react-native-svg';
+import { COLOURS, hueOfCrop } from './colours';
+
+const HEAP: readonly [number, number][] = [
+  [14, 25],
+  [26, 24],
+  [38, 25],
+  [49, 26],
+  [20, 16],
+  [32, 15],
+  [43, 17],
+  [26, 8],
+  [37, 8],
+];
+
+/** A slatted basket with its crop heaped in it. */
+export function Basket({ crop }: { crop: CropId }) {
+  const { hue } = hueOfCrop(crop);
+  return (
+    <Svg width={64} height={60} viewBox="0 0 64 60" aria-hidden>
+      {HEAP.map(([x, y]) => (
+        <Circle key={`${x} ${y}`} cx={x} cy={y} r={6.6} fill={hue} stroke={COLOURS.plate} strokeWidth={1.3} />
+      ))}
+      <Path d="M3 29H61L54 58H10Z" fill={COLOURS.plate} stroke={COLOURS.ink} strokeWidth={1.8} strokeLinejoin="round" />
+      <Path d="M2 28h60" stroke={COLOURS.ink} strokeWidth={4.4} strokeLinecap="round" />
+      <Path d="M6 43h52M20 30l2.500 28M32 30v28M44 30l-2.500 28" stroke={COLOURS.ink} strokeWidth={1.3} />
+    </Svg>
+  );
+}

@@ -1,0 +1,98 @@
+import { type CropId } from '@hoddle/core/handbook/crops';
+import Svg, { Circle, Ellipse, Path } from 'react-native-svg';
+import { COLOURS, hueOfCrop } from './colours';
+
+const INK = { stroke: COLOURS.ink, strokeWidth: 2, strokeLinecap: 'round', strokeLinejoin: 'round', fill: 'none' } as const;
+const SHINE = { stroke: COLOURS.white, strokeOpacity: 0.75, strokeWidth: 1.5, fill: 'none', strokeLinecap: 'round' } as const;
+
+/** A crop as a small picture: its hue, and a shape of its own. */
+export function CropGlyph({ crop, size = 34 }: { crop: CropId; size?: number }) {
+  return (
+    <Svg width={size} height={size} viewBox="0 0 32 32" aria-hidden>
+      <Figure crop={crop} hue={hueOfCrop(crop).hue} />
+    </Svg>
+  );
+}
+
+function Figure({ crop, hue }: { crop: CropId; hue: string }) {
+  switch (crop) {
+    case 'tomato-paste':
+      return (
+        <>
+          <Path d="M15 9C20 7.500 24 10 24.500 15C25 22 21 30.500 16 30.500C11 30.500 7 23 7.500 16C7.800 11.500 10.500 9 15 9Z" fill={hue} transform="rotate(12 16 18)" />
+          <Path d="M12 17Q11.500 22 14 26" {...SHINE} />
+          <Path d="M17 9.500V4M17 9.500L10.500 9.500M17 9.500L23.500 11.500M17 9.500L12.500 5.500M17 9.500L22 6.500" {...INK} />
+        </>
+      );
+    case 'tomato-slicing':
+      return (
+        <>
+          <Ellipse cx={16} cy={20} rx={12} ry={10} fill={hue} />
+          <Path d="M8.500 20Q9 25 13 27" {...SHINE} />
+          <Path d="M16 10.500V5.500M16 10.500L10 12M16 10.500L22 12" {...INK} />
+        </>
+      );
+    case 'damson':
+    case 'plum':
+      return (
+        <>
+          <Ellipse cx={10.5} cy={22} rx={8} ry={8.6} fill={hue} />
+          <Ellipse cx={22} cy={21.5} rx={8} ry={8.6} fill={hue} stroke={COLOURS.plate} strokeWidth={1.4} />
+          <Path d="M25.500 15.500Q27.500 21 24.500 27" {...SHINE} />
+          <Path d="M10.500 14Q12 7 17 3.500Q20 8 21.500 13" {...INK} />
+        </>
+      );
+    case 'bean-snap':
+      return (
+        <>
+          {[11, 20, 29].map((y) => (
+            <Path key={y} d={`M3 ${y}Q13 ${y - 9} 29 ${y - 3}`} stroke={hue} strokeWidth={5} fill="none" strokeLinecap="round" />
+          ))}
+          {[10, 19, 28].map((y) => (
+            <Path key={y} d={`M6 ${y}Q14 ${y - 5.5} 25 ${y - 2.5}`} {...SHINE} strokeDasharray="2.4 2.4" />
+          ))}
+        </>
+      );
+    case 'rhubarb':
+      return (
+        <>
+          <Path d="M8 30L13 12M16 30V11M24 30L19 12" stroke={hue} strokeWidth={4.4} fill="none" strokeLinecap="round" />
+          <Path d="M5 11Q10 1 16 6Q22 1 27 11Q16 14 5 11Z" fill="#2F6B33" />
+        </>
+      );
+    case 'cherry-sour':
+      return (
+        <>
+          <Circle cx={9.5} cy={23} r={7} fill={hue} />
+          <Circle cx={23} cy={24} r={7} fill={hue} />
+          <Path d="M10 16Q13 8 21 3.500Q23 11 23 17" {...INK} />
+          <Path d="M5.500 22Q6 19.500 8 18.500M19 23Q19.500 20.500 21.500 19.500" {...SHINE} />
+        </>
+      );
+    case 'beet':
+      return (
+        <>
+          <Path d="M16 31Q15 28 10 26C3 23 4 13 16 13C28 13 29 23 22 26Q17 28 16 31Z" fill={hue} />
+          <Path d="M16 13V4M16 13Q10 10 9 4M16 13Q22 10 23 4" {...INK} stroke="#2F6B33" strokeWidth={2.4} />
+        </>
+      );
+    case 'gooseberry':
+    case 'tomatillo':
+      return (
+        <>
+          <Path d="M16 6.500C24 8 28.500 15 26 22.500C24 28 20 30 16 30.500C12 30 8 28 6 22.500C3.500 15 8 8 16 6.500Z" fill={hue} />
+          <Path d="M16 7V30M15 7.500C9.500 13 9 21 12 28.500M17 7.500C22.500 13 23 21 20 28.500" {...SHINE} />
+          <Path d="M16 7V3" {...INK} />
+        </>
+      );
+    case 'apple':
+    case 'quince':
+      return (
+        <>
+          <Path d="M16 11C21 7 29 10 28 18C27 26 22 31 18.500 30.300Q16 29.500 13.500 30.300C10 31 5 26 4 18C3 10 11 7 16 11Z" fill={hue} />
+          <Path d="M8 16Q8 21 11 25" {...SHINE} />
+          <Path d="M16 11Q16 6 19 3.500" {...INK} />
+        </>
+      );
+  }
+}

@@ -1,0 +1,41 @@
+import { format } from 'date-fns';
+
+/** "7:40 am" */
+export function clockTime(at: number): string {
+  return format(at, 'h:mm aaa');
+}
+
+/** "Saturday 29 August" */
+export function longDay(at: number): string {
+  return format(at, 'EEEE d MMMM');
+}
+
+/** "Sunday" */
+export function weekday(at: number): string {
+  return format(at, 'EEEE');
+}
+
+/** "Sunday 30 August" for a date to act by. */
+export function dayAndDate(at: number): string {
+  return format(at, 'EEEE d MMM');
+}
+
+/** "Sep 25": month and year on a tag. */
+export function monthAndYear(at: number): string {
+  return format(at, 'MMM yy');
+}
+
+/** "31:20" of minutes and seconds left; a begun second counts, so that 0:00 is only shown when the time is up. */
+export function countdown(leftMs: number): string {
+  const seconds = Math.ceil(leftMs / 1_000);
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}
+
+/** "6 h 20 min", "35 min". */
+export function duration(ms: number): string {
+  const minutes = Math.floor(ms / 60_000);
+  const hours = Math.floor(minutes / 60);
+  const rest = minutes % 60;
+  if (hours === 0) return `${rest} min`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}
