@@ -4,7 +4,12 @@ import { Jar, Product } from './crop';
 import { Id, Time } from './id';
 
 const Kg = v.pipe(v.number(), v.minValue(0, 'must be 0 or more'), v.finite());
-const Jars = v.pipe(v.number('must be a number'), v.integer('must be whole'), v.minValue(1, 'must be 1 or more'), v.maxValue(40, 'must be at most 40'));
+const Jars = v.pipe(
+  v.number('must be a number'),
+  v.integer('must be whole'),
+  v.minValue(1, 'must be 1 or more'),
+  v.maxValue(40, 'must be at most 40'),
+);
 
 /** The body of `POST /api/batches`. The minutes are held against the handbook by the server. */
 export const BatchSchema = v.object({

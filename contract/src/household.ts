@@ -2,8 +2,17 @@ import * as v from 'valibot';
 import { AltitudeFt } from './altitude';
 import { Id } from './id';
 
-const Inches = v.pipe(v.number('must be a number of inches'), v.gtValue(0, 'must be above 0'), v.maxValue(40, 'must be at most 40 in'));
-const Places = v.pipe(v.number('must be a number'), v.integer('must be whole'), v.minValue(0, 'must be 0 or more'), v.maxValue(40, 'must be at most 40'));
+const Inches = v.pipe(
+  v.number('must be a number of inches'),
+  v.gtValue(0, 'must be above 0'),
+  v.maxValue(40, 'must be at most 40 in'),
+);
+const Places = v.pipe(
+  v.number('must be a number'),
+  v.integer('must be whole'),
+  v.minValue(0, 'must be 0 or more'),
+  v.maxValue(40, 'must be at most 40'),
+);
 
 export const CannerSchema = v.object({
   id: Id,

@@ -5,7 +5,11 @@ const common = { id: Id, loadId: Id, at: Time };
 
 /** The body of `POST /api/kitchen/events`. */
 export const KitchenEventSchema = v.variant('type', [
-  v.object({ ...common, type: v.literal('load-started'), jars: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(40)) }),
+  v.object({
+    ...common,
+    type: v.literal('load-started'),
+    jars: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(40)),
+  }),
   v.object({ ...common, type: v.literal('boil-reached') }),
   v.object({ ...common, type: v.literal('boil-lost') }),
   v.object({ ...common, type: v.literal('heat-off') }),

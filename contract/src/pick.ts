@@ -4,7 +4,11 @@ import { PLACES } from '@hoddle/core/harvest/pick';
 import { Crop } from './crop';
 import { Id, Time } from './id';
 
-const Kg = v.pipe(v.number('must be a number of kilograms'), v.finite('must be finite'), v.maxValue(MOST_MASS_KG, 'is more than a household can pick at once'));
+const Kg = v.pipe(
+  v.number('must be a number of kilograms'),
+  v.finite('must be finite'),
+  v.maxValue(MOST_MASS_KG, 'is more than a household can pick at once'),
+);
 
 /** The body of `POST /api/picks`. */
 export const PickSchema = v.pipe(
@@ -18,7 +22,11 @@ export const PickSchema = v.pipe(
     told: v.pipe(v.string(), v.trim(), v.maxLength(80, 'is too long')),
   }),
   v.forward(
-    v.partialCheck([['massKg'], ['softKg']], ({ massKg, softKg }) => softKg <= massKg, 'must not be more than was picked'),
+    v.partialCheck(
+      [['massKg'], ['softKg']],
+      ({ massKg, softKg }) => softKg <= massKg,
+      'must not be more than was picked',
+    ),
     ['softKg'],
   ),
 );

@@ -42,7 +42,9 @@ function fieldsOf(issues: readonly v.BaseIssue<unknown>[]): Record<string, strin
 
 /** The status that express and its body parser put on their errors. */
 function statusOf(error: unknown): number {
-  return typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number' ? error.status : 500;
+  return typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number'
+    ? error.status
+    : 500;
 }
 
 function plain(status: number, code: string, message: string): { status: number; body: ApiError } {

@@ -20,7 +20,9 @@ function giveUp(line: string): never {
 
 if (!Number.isInteger(port) || port < 0 || port > 65_535) giveUp(`PORT must be 0 to 65535, got ${process.env.PORT}.`);
 
-const db = await openDatabase(file).catch((error: unknown) => giveUp(error instanceof UnusableFile ? error.message : `Cannot start: ${String(error)}`));
+const db = await openDatabase(file).catch((error: unknown) =>
+  giveUp(error instanceof UnusableFile ? error.message : `Cannot start: ${String(error)}`),
+);
 
 const server: Server = createServer({ db, clock: systemClock, log, appFolder }).listen(port, host);
 

@@ -99,6 +99,8 @@ export function wordsOf(write: Write): string {
     case 'event':
       return write.event.type.replaceAll('-', ' ');
     case 'movement':
-      return write.movement.kind === 'taken' ? `took ${write.movement.jars}` : `${write.movement.kind} ${write.movement.jars}`;
+      return write.movement.kind === 'taken'
+        ? `took ${write.movement.jars}`
+        : `${write.movement.kind} ${write.movement.jars}`;
   }
 }

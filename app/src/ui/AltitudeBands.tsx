@@ -16,7 +16,9 @@ interface AltitudeBandsProps {
 
 /** The four altitude bands as steps, the household's own filled, each with its tested minutes. */
 export function AltitudeBands({ minutes, chosen, chosenWords }: AltitudeBandsProps) {
-  const label = ALTITUDE_BANDS.map((band) => `${band.words}${minutes ? `: ${minutes[band.index]} min` : ''}${band.index === chosen ? ', yours' : ''}`).join('; ');
+  const label = ALTITUDE_BANDS.map(
+    (band) => `${band.words}${minutes ? `: ${minutes[band.index]} min` : ''}${band.index === chosen ? ', yours' : ''}`,
+  ).join('; ');
   return (
     <View role="img" aria-label={`Altitude bands: ${label}`} className="flex-1">
       <View className="flex-row items-end gap-[6px]">
@@ -29,7 +31,14 @@ export function AltitudeBands({ minutes, chosen, chosenWords }: AltitudeBandsPro
                   {chosenWords}
                 </Words>
               )}
-              <View className="w-full items-center justify-center rounded" style={{ height: HEIGHTS[band.index], backgroundColor: on ? COLOURS.ink : 'transparent', boxShadow: on ? undefined : `inset 0 0 0 1.5px ${COLOURS.edge}` }}>
+              <View
+                className="w-full items-center justify-center rounded"
+                style={{
+                  height: HEIGHTS[band.index],
+                  backgroundColor: on ? COLOURS.ink : 'transparent',
+                  boxShadow: on ? undefined : `inset 0 0 0 1.5px ${COLOURS.edge}`,
+                }}
+              >
                 {minutes && (
                   <Words size="body" weight={on ? 800 : 500} tone={on ? 'white' : 'ink-2'}>
                     {minutes[band.index]}

@@ -2,8 +2,20 @@ import { type CropId } from '@hoddle/core/handbook/crops';
 import Svg, { Circle, Ellipse, Path } from 'react-native-svg';
 import { COLOURS, hueOfCrop } from './colours';
 
-const INK = { stroke: COLOURS.ink, strokeWidth: 2, strokeLinecap: 'round', strokeLinejoin: 'round', fill: 'none' } as const;
-const SHINE = { stroke: COLOURS.white, strokeOpacity: 0.75, strokeWidth: 1.5, fill: 'none', strokeLinecap: 'round' } as const;
+const INK = {
+  stroke: COLOURS.ink,
+  strokeWidth: 2,
+  strokeLinecap: 'round',
+  strokeLinejoin: 'round',
+  fill: 'none',
+} as const;
+const SHINE = {
+  stroke: COLOURS.white,
+  strokeOpacity: 0.75,
+  strokeWidth: 1.5,
+  fill: 'none',
+  strokeLinecap: 'round',
+} as const;
 
 /** A crop as a small picture: its hue, and a shape of its own. */
 export function CropGlyph({ crop, size = 34 }: { crop: CropId; size?: number }) {
@@ -19,9 +31,16 @@ function Figure({ crop, hue }: { crop: CropId; hue: string }) {
     case 'tomato-paste':
       return (
         <>
-          <Path d="M15 9C20 7.500 24 10 24.500 15C25 22 21 30.500 16 30.500C11 30.500 7 23 7.500 16C7.800 11.500 10.500 9 15 9Z" fill={hue} transform="rotate(12 16 18)" />
+          <Path
+            d="M15 9C20 7.500 24 10 24.500 15C25 22 21 30.500 16 30.500C11 30.500 7 23 7.500 16C7.800 11.500 10.500 9 15 9Z"
+            fill={hue}
+            transform="rotate(12 16 18)"
+          />
           <Path d="M12 17Q11.500 22 14 26" {...SHINE} />
-          <Path d="M17 9.500V4M17 9.500L10.500 9.500M17 9.500L23.500 11.500M17 9.500L12.500 5.500M17 9.500L22 6.500" {...INK} />
+          <Path
+            d="M17 9.500V4M17 9.500L10.500 9.500M17 9.500L23.500 11.500M17 9.500L12.500 5.500M17 9.500L22 6.500"
+            {...INK}
+          />
         </>
       );
     case 'tomato-slicing':
@@ -46,7 +65,14 @@ function Figure({ crop, hue }: { crop: CropId; hue: string }) {
       return (
         <>
           {[11, 20, 29].map((y) => (
-            <Path key={y} d={`M3 ${y}Q13 ${y - 9} 29 ${y - 3}`} stroke={hue} strokeWidth={5} fill="none" strokeLinecap="round" />
+            <Path
+              key={y}
+              d={`M3 ${y}Q13 ${y - 9} 29 ${y - 3}`}
+              stroke={hue}
+              strokeWidth={5}
+              fill="none"
+              strokeLinecap="round"
+            />
           ))}
           {[10, 19, 28].map((y) => (
             <Path key={y} d={`M6 ${y}Q14 ${y - 5.5} 25 ${y - 2.5}`} {...SHINE} strokeDasharray="2.4 2.4" />
@@ -80,7 +106,10 @@ function Figure({ crop, hue }: { crop: CropId; hue: string }) {
     case 'tomatillo':
       return (
         <>
-          <Path d="M16 6.500C24 8 28.500 15 26 22.500C24 28 20 30 16 30.500C12 30 8 28 6 22.500C3.500 15 8 8 16 6.500Z" fill={hue} />
+          <Path
+            d="M16 6.500C24 8 28.500 15 26 22.500C24 28 20 30 16 30.500C12 30 8 28 6 22.500C3.500 15 8 8 16 6.500Z"
+            fill={hue}
+          />
           <Path d="M16 7V30M15 7.500C9.500 13 9 21 12 28.500M17 7.500C22.500 13 23 21 20 28.500" {...SHINE} />
           <Path d="M16 7V3" {...INK} />
         </>
@@ -89,7 +118,10 @@ function Figure({ crop, hue }: { crop: CropId; hue: string }) {
     case 'quince':
       return (
         <>
-          <Path d="M16 11C21 7 29 10 28 18C27 26 22 31 18.500 30.300Q16 29.500 13.500 30.300C10 31 5 26 4 18C3 10 11 7 16 11Z" fill={hue} />
+          <Path
+            d="M16 11C21 7 29 10 28 18C27 26 22 31 18.500 30.300Q16 29.500 13.500 30.300C10 31 5 26 4 18C3 10 11 7 16 11Z"
+            fill={hue}
+          />
           <Path d="M8 16Q8 21 11 25" {...SHINE} />
           <Path d="M16 11Q16 6 19 3.500" {...INK} />
         </>

@@ -22,18 +22,31 @@ export function Fuse({ hue, daysLeft, daysInAll, words, urgent }: FuseProps) {
   const measure = (event: LayoutChangeEvent) => setWidth(event.nativeEvent.layout.width);
   const spark = Math.max(10, Math.min(daysLeft * PX_PER_DAY, width - WORDS_PX));
   const ashEnd = Math.min(width - 3, Math.max(spark + 20, daysInAll * PX_PER_DAY));
-  const knots = Array.from({ length: Math.ceil(daysLeft) }, (_, day) => (day + 1) * PX_PER_DAY).filter((x) => x < spark - 8);
+  const knots = Array.from({ length: Math.ceil(daysLeft) }, (_, day) => (day + 1) * PX_PER_DAY).filter(
+    (x) => x < spark - 8,
+  );
   return (
     <View className="h-[22px] justify-center" onLayout={measure}>
       <Svg width={width} height={22} aria-hidden style={{ position: 'absolute' }}>
         {ashEnd > spark + 14 && (
           <>
-            <Line x1={spark + 12} y1={11} x2={ashEnd} y2={11} stroke={COLOURS.edge} strokeWidth={2} strokeDasharray="1 5" strokeLinecap="round" />
+            <Line
+              x1={spark + 12}
+              y1={11}
+              x2={ashEnd}
+              y2={11}
+              stroke={COLOURS.edge}
+              strokeWidth={2}
+              strokeDasharray="1 5"
+              strokeLinecap="round"
+            />
             <Line x1={ashEnd} y1={7} x2={ashEnd} y2={15} stroke={COLOURS.edge} strokeWidth={1.4} />
           </>
         )}
         <Line x1={4} y1={11} x2={spark} y2={11} stroke={hue} strokeWidth={7} strokeLinecap="round" />
-        {urgent && <Line x1={7} y1={11} x2={spark - 4} y2={11} stroke={COLOURS.white} strokeWidth={2} strokeDasharray="3 4" />}
+        {urgent && (
+          <Line x1={7} y1={11} x2={spark - 4} y2={11} stroke={COLOURS.white} strokeWidth={2} strokeDasharray="3 4" />
+        )}
         {knots.map((x) => (
           <Line key={x} x1={x} y1={6} x2={x} y2={16} stroke={COLOURS.plate} strokeWidth={2.6} />
         ))}

@@ -19,7 +19,14 @@ export function HeatSign({ phase, size, dark }: { phase: Sign; size: number; dar
       {phase === 'heating' && (
         <>
           <Circle cx={12} cy={12} r={10} fill="none" stroke={heat} strokeWidth={2.4} />
-          <Path d="M7 12l5-5 5 5M7 17.500l5-5 5 5" fill="none" stroke={heat} strokeWidth={2.6} strokeLinecap="round" strokeLinejoin="round" />
+          <Path
+            d="M7 12l5-5 5 5M7 17.500l5-5 5 5"
+            fill="none"
+            stroke={heat}
+            strokeWidth={2.6}
+            strokeLinecap="round"
+            strokeLinejoin="round"
+          />
         </>
       )}
       {phase === 'boiling' && (
@@ -36,17 +43,48 @@ export function HeatSign({ phase, size, dark }: { phase: Sign; size: number; dar
           <Path d="M9 7v10M15 7v10" stroke={COLOURS.white} strokeWidth={3} />
         </>
       )}
-      {phase === 'cooling' && <Path d="M2 4h20L12 21Z" fill={COLOURS.cool} stroke={COLOURS.coolLine} strokeWidth={2} strokeLinejoin="round" />}
+      {phase === 'cooling' && (
+        <Path d="M2 4h20L12 21Z" fill={COLOURS.cool} stroke={COLOURS.coolLine} strokeWidth={2} strokeLinejoin="round" />
+      )}
       {phase === 'lost' && (
         <>
-          <Path d="M4 8a9.500 9.500 0 0 1 16 0M4 16a9.500 9.500 0 0 0 16 0" fill="none" stroke={ink} strokeWidth={2.4} strokeLinecap="round" />
-          <Path d="M1.500 12h5l2.500-4 4 8 2.500-4h7" fill="none" stroke={ink} strokeWidth={2.2} strokeLinejoin="round" strokeLinecap="round" />
+          <Path
+            d="M4 8a9.500 9.500 0 0 1 16 0M4 16a9.500 9.500 0 0 0 16 0"
+            fill="none"
+            stroke={ink}
+            strokeWidth={2.4}
+            strokeLinecap="round"
+          />
+          <Path
+            d="M1.500 12h5l2.500-4 4 8 2.500-4h7"
+            fill="none"
+            stroke={ink}
+            strokeWidth={2.2}
+            strokeLinejoin="round"
+            strokeLinecap="round"
+          />
         </>
       )}
       {phase === 'alarm' && (
-        <Path d="M6 17V11a6 6 0 0 1 12 0v6l2 2H4ZM10 21.500h4M2.500 9a9 9 0 0 1 2.500-5M21.500 9A9 9 0 0 0 19 4" fill={ink} stroke={ink} strokeWidth={1.8} strokeLinecap="round" strokeLinejoin="round" />
+        <Path
+          d="M6 17V11a6 6 0 0 1 12 0v6l2 2H4ZM10 21.500h4M2.500 9a9 9 0 0 1 2.500-5M21.500 9A9 9 0 0 0 19 4"
+          fill={ink}
+          stroke={ink}
+          strokeWidth={1.8}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
       )}
-      {phase === 'checked' && <Path d="M4 12.500l5.500 5.500L20 6.500" fill="none" stroke={ink} strokeWidth={3} strokeLinecap="round" strokeLinejoin="round" />}
+      {phase === 'checked' && (
+        <Path
+          d="M4 12.500l5.500 5.500L20 6.500"
+          fill="none"
+          stroke={ink}
+          strokeWidth={3}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
+      )}
     </Svg>
   );
 }

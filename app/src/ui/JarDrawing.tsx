@@ -26,7 +26,17 @@ export function JarFigure({ size, quartPx, hue, look, patternId }: JarProps & { 
       <G>
         <Path d={shape.body} {...dash} />
         <Rect x={shape.band.x} y={0.7} width={shape.band.width} height={shape.band.height} {...dash} />
-        {look === 'refused' && <Line x1={-3} y1={shape.height} x2={shape.width + 3} y2={2} stroke={COLOURS.ink} strokeWidth={3.4} strokeLinecap="round" />}
+        {look === 'refused' && (
+          <Line
+            x1={-3}
+            y1={shape.height}
+            x2={shape.width + 3}
+            y2={2}
+            stroke={COLOURS.ink}
+            strokeWidth={3.4}
+            strokeLinecap="round"
+          />
+        )}
       </G>
     );
   }
@@ -35,7 +45,15 @@ export function JarFigure({ size, quartPx, hue, look, patternId }: JarProps & { 
       <G>
         <Path d={shape.body} fill={COLOURS.plate} />
         <Path d={shape.body} fill={`url(#${patternId}-hatch)`} stroke={hue} strokeWidth={line} />
-        <Rect x={shape.band.x} y={0.7} width={shape.band.width} height={shape.band.height} fill={COLOURS.plate} stroke={hue} strokeWidth={line} />
+        <Rect
+          x={shape.band.x}
+          y={0.7}
+          width={shape.band.width}
+          height={shape.band.height}
+          fill={COLOURS.plate}
+          stroke={hue}
+          strokeWidth={line}
+        />
       </G>
     );
   }
@@ -44,7 +62,13 @@ export function JarFigure({ size, quartPx, hue, look, patternId }: JarProps & { 
     <G>
       <Path d={shape.body} fill={hue} />
       <Path d={shape.body} fill={`url(#${patternId}-mark)`} />
-      <Rect x={shape.band.x + 1} y={shape.band.height} width={shape.band.width - 2} height={shape.fillTop - shape.band.height} fill={COLOURS.white} />
+      <Rect
+        x={shape.band.x + 1}
+        y={shape.band.height}
+        width={shape.band.width - 2}
+        height={shape.fillTop - shape.band.height}
+        fill={COLOURS.white}
+      />
       <Path d={shape.body} fill="none" stroke={COLOURS.ink} strokeWidth={line} strokeLinejoin="round" />
       <Rect
         x={shape.band.x}

@@ -26,7 +26,14 @@ export function JarTray({ size, jars, places, quartPx, hue, mark }: JarTrayProps
       <JarDefs patternId={patternId} hue={hue} mark={mark} />
       {Array.from({ length: places }, (_, i) => places - 1 - i).map((i) => (
         <G key={i} x={i * step} y={0}>
-          <JarFigure size={size} quartPx={quartPx} hue={hue} mark={mark} look={i < jars ? 'planned' : 'gap'} patternId={patternId} />
+          <JarFigure
+            size={size}
+            quartPx={quartPx}
+            hue={hue}
+            mark={mark}
+            look={i < jars ? 'planned' : 'gap'}
+            patternId={patternId}
+          />
         </G>
       ))}
       <Line x1={0} y1={shape.height + 4} x2={width - 4} y2={shape.height + 4} stroke={COLOURS.ink} strokeWidth={2.6} />

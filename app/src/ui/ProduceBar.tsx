@@ -45,10 +45,26 @@ export function ProduceBar({ hue, softKg, usedKg, totalKg }: ProduceBarProps) {
           <HatchPattern id={id} hue={hue} />
         </Defs>
         <Rect x={1} y={2} width={px(usedKg)} height={HEIGHT_PX - 4} fill={hue} />
-        <Rect x={1 + px(usedKg)} y={2} width={px(leftKg)} height={HEIGHT_PX - 4} fill={`url(#${id})`} stroke={hue} strokeWidth={1.4} />
+        <Rect
+          x={1 + px(usedKg)}
+          y={2}
+          width={px(leftKg)}
+          height={HEIGHT_PX - 4}
+          fill={`url(#${id})`}
+          stroke={hue}
+          strokeWidth={1.4}
+        />
         {softPx > 8 && (
           <>
-            <Line x1={6} y1={HEIGHT_PX / 2} x2={softPx - 5} y2={HEIGHT_PX / 2} stroke={COLOURS.white} strokeWidth={3} strokeDasharray="6 5" />
+            <Line
+              x1={6}
+              y1={HEIGHT_PX / 2}
+              x2={softPx - 5}
+              y2={HEIGHT_PX / 2}
+              stroke={COLOURS.white}
+              strokeWidth={3}
+              strokeDasharray="6 5"
+            />
             <Line x1={softPx + 1} y1={2} x2={softPx + 1} y2={HEIGHT_PX - 2} stroke={COLOURS.plate} strokeWidth={3} />
           </>
         )}

@@ -26,7 +26,17 @@ interface ScreenProps {
 }
 
 /** The frame of every light screen: heading, content that scrolls, what is next, the stations. */
-export function Screen({ station, title, note, backTo, foot, bleed, withoutStations, headSide, children }: ScreenProps) {
+export function Screen({
+  station,
+  title,
+  note,
+  backTo,
+  foot,
+  bleed,
+  withoutStations,
+  headSide,
+  children,
+}: ScreenProps) {
   const wide = useIsWide();
   const stations = !withoutStations || wide;
   return (
@@ -35,7 +45,9 @@ export function Screen({ station, title, note, backTo, foot, bleed, withoutStati
       <View className="flex-1" role="main">
         <DemoClock />
         <SignalLine />
-        <View className={`flex-row items-center gap-1 pb-2 pr-4 pt-3 ${backTo ? 'pl-1' : 'pl-4'} ${wide ? 'px-8' : ''}`}>
+        <View
+          className={`flex-row items-center gap-1 pb-2 pt-3 ${wide ? 'pr-8' : 'pr-4'} ${backTo ? (wide ? 'pl-4' : 'pl-1') : wide ? 'pl-8' : 'pl-4'}`}
+        >
           {backTo && <BackKey to={backTo} />}
           <View className="flex-1">
             <Heading level={1} size={backTo ? 'head' : 'title'}>
@@ -53,8 +65,11 @@ export function Screen({ station, title, note, backTo, foot, bleed, withoutStati
           {children}
         </ScrollView>
         {foot && (
-          <View className={`bg-plate px-4 pb-4 pt-3 ${wide ? 'px-8' : ''}`} style={{ boxShadow: 'inset 0 2px 0 #1D3F8F', borderTopLeftRadius: 14, borderTopRightRadius: 14 }}>
-            {foot}
+          <View
+            className={`bg-plate pb-4 pt-3 ${wide ? 'px-8' : 'px-4'}`}
+            style={{ boxShadow: 'inset 0 2px 0 #1D3F8F', borderTopLeftRadius: 14, borderTopRightRadius: 14 }}
+          >
+            <View className={wide ? 'w-full max-w-[560px]' : ''}>{foot}</View>
           </View>
         )}
       </View>
@@ -66,7 +81,12 @@ export function Screen({ station, title, note, backTo, foot, bleed, withoutStati
 function BackKey({ to }: { to: string }) {
   const router = useRouter();
   return (
-    <Pressable role="button" aria-label="Back" onPress={() => router.navigate(to as '/')} className="h-[48px] w-[48px] items-center justify-center">
+    <Pressable
+      role="button"
+      aria-label="Back"
+      onPress={() => router.navigate(to as '/')}
+      className="h-[48px] w-[48px] items-center justify-center"
+    >
       <ChevronLeft size={32} strokeWidth={2.6} color={COLOURS.cobalt} />
     </Pressable>
   );

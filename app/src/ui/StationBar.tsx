@@ -3,13 +3,14 @@ import { Pressable, useWindowDimensions, View } from 'react-native';
 import { StationIcon, type Station } from './StationIcon';
 import { Words } from './Words';
 
-const STATIONS: readonly { station: Station; words: string; href: '/' | '/harvest' | '/plan' | '/shelf' | '/bench' }[] = [
-  { station: 'today', words: 'Today', href: '/' },
-  { station: 'harvest', words: 'Harvest', href: '/harvest' },
-  { station: 'plan', words: 'Plan', href: '/plan' },
-  { station: 'shelf', words: 'Shelf', href: '/shelf' },
-  { station: 'bench', words: 'Bench', href: '/bench' },
-];
+const STATIONS: readonly { station: Station; words: string; href: '/' | '/harvest' | '/plan' | '/shelf' | '/bench' }[] =
+  [
+    { station: 'today', words: 'Today', href: '/' },
+    { station: 'harvest', words: 'Harvest', href: '/harvest' },
+    { station: 'plan', words: 'Plan', href: '/plan' },
+    { station: 'shelf', words: 'Shelf', href: '/shelf' },
+    { station: 'bench', words: 'Bench', href: '/bench' },
+  ];
 
 /** From this width on the stations stand in a rail at the left instead of along the bottom. */
 const RAIL_FROM_PX = 1000;
@@ -32,9 +33,22 @@ export function StationBar({ at }: { at: Station }) {
         const on = station === at;
         return (
           <Link key={station} href={href} asChild>
-            <Pressable aria-current={on ? 'page' : undefined} className={wide ? 'h-[84px] items-center justify-center gap-1' : 'flex-1 items-center justify-center gap-[2px] pt-1'}>
+            <Pressable
+              aria-current={on ? 'page' : undefined}
+              className={
+                wide
+                  ? 'h-[84px] items-center justify-center gap-1'
+                  : 'flex-1 items-center justify-center gap-[2px] pt-1'
+              }
+            >
               {on && (
-                <View className={wide ? 'absolute bottom-3 right-0 top-3 w-[6px] rounded-l bg-cobalt' : 'absolute left-[14px] right-[14px] top-0 h-[6px] rounded-b bg-cobalt'} />
+                <View
+                  className={
+                    wide
+                      ? 'absolute bottom-3 right-0 top-3 w-[6px] rounded-l bg-cobalt'
+                      : 'absolute left-[14px] right-[14px] top-0 h-[6px] rounded-b bg-cobalt'
+                  }
+                />
               )}
               <StationIcon station={station} on={on} />
               <Words size="small" weight={on ? 800 : 500} tone={on ? 'cobalt' : 'ink-2'}>

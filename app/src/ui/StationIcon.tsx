@@ -42,7 +42,7 @@ export function StationIcon({ station, on }: { station: Station; on: boolean }) 
         <>
           <Path d="M4 4h18l-3 5H7Z" fill={fill} {...stroke} />
           <Path d="M8 9.500h10l2.500 13h-15Z" fill={fill} {...stroke} />
-          <Circle cx={13} cy={16} r={3.400} fill={on ? COLOURS.plate : 'none'} {...stroke} strokeWidth={1.4} />
+          <Circle cx={13} cy={16} r={3.4} fill={on ? COLOURS.plate : 'none'} {...stroke} strokeWidth={1.4} />
           <Path d="M13 16l1.500-1.800" {...stroke} strokeWidth={1.4} />
           <Rect x={3} y={22} width={20} height={1.6} fill={line} />
         </>

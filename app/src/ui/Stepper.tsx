@@ -15,8 +15,12 @@ interface StepperProps {
 /** One less, one more. A key that cannot be used is grey and says so. */
 export function Stepper({ label, words, onLess, onMore }: StepperProps) {
   return (
-    <View role="group" aria-label={label} className="h-[52px] flex-row items-stretch rounded-key border-2 border-cobalt">
-      <StepKey label={`${label}: one less`} onPress={onLess} Icon={Minus} />
+    <View
+      role="group"
+      aria-label={label}
+      className="h-[52px] flex-row items-stretch rounded-key border-2 border-cobalt"
+    >
+      <StepKey label={`${label}: one less`} onPress={onLess} Icon={Minus} narrow={words === undefined} />
       {words === undefined ? (
         <View className="w-[2px] bg-cobalt" />
       ) : (
@@ -26,14 +30,31 @@ export function Stepper({ label, words, onLess, onMore }: StepperProps) {
           </Words>
         </View>
       )}
-      <StepKey label={`${label}: one more`} onPress={onMore} Icon={Plus} />
+      <StepKey label={`${label}: one more`} onPress={onMore} Icon={Plus} narrow={words === undefined} />
     </View>
   );
 }
 
-function StepKey({ label, onPress, Icon }: { label: string; onPress?: () => void; Icon: typeof Plus }) {
+function StepKey({
+  label,
+  onPress,
+  Icon,
+  narrow,
+}: {
+  label: string;
+  onPress?: () => void;
+  Icon: typeof Plus;
+  narrow: boolean;
+}) {
   return (
-    <Pressable role="button" aria-label={label} aria-disabled={!onPress} disabled={!onPress} onPress={onPress} className="w-[56px] items-center justify-center">
+    <Pressable
+      role="button"
+      aria-label={label}
+      aria-disabled={!onPress}
+      disabled={!onPress}
+      onPress={onPress}
+      className={narrow ? 'min-w-[48px] flex-1 items-center justify-center' : 'w-[56px] items-center justify-center'}
+    >
       <Icon size={24} strokeWidth={3} color={onPress ? COLOURS.cobalt : COLOURS.edge} />
     </Pressable>
   );

@@ -12,7 +12,13 @@ const SIZES = {
   huge: 'text-huge',
   typed: 'text-typed',
 } as const;
-const WEIGHTS = { 400: 'font-body', 500: 'font-medium', 600: 'font-semi', 700: 'font-bold', 800: 'font-heavy' } as const;
+const WEIGHTS = {
+  400: 'font-body',
+  500: 'font-medium',
+  600: 'font-semi',
+  700: 'font-bold',
+  800: 'font-heavy',
+} as const;
 const TONES = {
   ink: 'text-ink',
   'ink-2': 'text-ink-2',

@@ -14,7 +14,11 @@ export function capacityOf(canner: Canner, jar: JarSize): Capacity {
   const { several, nominalFlOz } = JARS[jar];
   // One minute stands for any process: the least depth does not depend on its length.
   if (waterDepth(canner, jar, 1).kind === 'tooShallow') {
-    return { kind: 'refusal', reason: `${canner.name} is too shallow for ${several} under an inch of water.`, instead: ['a smaller jar', 'a deeper canner'] };
+    return {
+      kind: 'refusal',
+      reason: `${canner.name} is too shallow for ${several} under an inch of water.`,
+      instead: ['a smaller jar', 'a deeper canner'],
+    };
   }
   const jars = nominalFlOz <= JARS.pint.nominalFlOz ? canner.declaredPints : canner.declaredQuarts;
   if (jars > 0 && nominalFlOz <= JARS.quart.nominalFlOz) return { kind: 'holds', jars };

@@ -12,7 +12,11 @@ test.each([
 });
 
 test('no jar is lost, no load is over full or empty, and no fewer loads would do', () => {
-  const arbitrary = [fc.integer({ min: 1, max: 400 }), fc.integer({ min: 1, max: 24 }), fc.constantFrom('full', 'even')] as const;
+  const arbitrary = [
+    fc.integer({ min: 1, max: 400 }),
+    fc.integer({ min: 1, max: 24 }),
+    fc.constantFrom('full', 'even'),
+  ] as const;
   fc.assert(
     fc.property(...arbitrary, (jars, capacity, style) => {
       const loads = splitLoads(jars, capacity, style as 'full' | 'even');
@@ -25,6 +29,11 @@ test('no jar is lost, no load is over full or empty, and no fewer loads would do
   );
 });
 
-test.each([[0, 7], [7, 0], [2.5, 7], [-1, 7]])('%d jars in %d is a mistake of the caller', (jars, capacity) => {
+test.each([
+  [0, 7],
+  [7, 0],
+  [2.5, 7],
+  [-1, 7],
+])('%d jars in %d is a mistake of the caller', (jars, capacity) => {
   expect(() => splitLoads(jars, capacity, 'full')).toThrow(RangeError);
 });

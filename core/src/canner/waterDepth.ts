@@ -7,8 +7,7 @@ const LONG_COVER_IN = 2;
 const LONG_PROCESS_MINUTES = 30;
 
 export type WaterDepth =
-  | { kind: 'fits'; leastIn: number; startIn: number; toRimIn: number }
-  | { kind: 'tooShallow'; missingIn: number };
+  { kind: 'fits'; leastIn: number; startIn: number; toRimIn: number } | { kind: 'tooShallow'; missingIn: number };
 
 /**
  * Water above the floor of the canner: the least there must be, what to start with (2 in over the lids when the process

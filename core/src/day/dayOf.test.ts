@@ -27,7 +27,9 @@ test('each load heats, processes its tested minutes, rests 5 min and comes out, 
   const { tasks } = forwardSchedule(dayOf([threeLoads], 4));
   let freeMin = 0;
   for (const load of threeLoads.loads) {
-    const stages = ['load', 'heat-up', 'process', 'rest', 'unload'].map((kind) => tasks.find((entry) => entry.task.id === `${kind} ${load.id}`)!);
+    const stages = ['load', 'heat-up', 'process', 'rest', 'unload'].map((kind) =>
+      tasks.find((entry) => entry.task.id === `${kind} ${load.id}`)!,
+    );
     expect(stages[0]!.startMin).toBeGreaterThanOrEqual(freeMin);
     for (const [i, stage] of stages.slice(1).entries()) expect(stage.startMin).toBeCloseTo(stages[i]!.endMin, 9);
     expect(stages[2]!.endMin - stages[2]!.startMin).toBeCloseTo(55, 9);
@@ -50,10 +52,13 @@ test.each([
   ['tomatoes-whole-in-water', 'pint'],
   ['tomato-sauce-thin', 'pint'],
   ['plums', 'pint'],
-] as const)('%s has a day, and its late finish is after its likely one and the same for the same seed', (product, jar) => {
-  const problem = dayOf([batchOf(product, jar, [9, 9], 30)], 4);
-  const { makespanMin } = forwardSchedule(problem);
-  expect(makespanMin).toBeGreaterThan(2 * (55 + 5));
-  expect(lateFinishMin(problem, 7)).toBeGreaterThan(makespanMin);
-  expect(lateFinishMin(problem, 7)).toBe(lateFinishMin(problem, 7));
-});
+] as const)(
+  '%s has a day, and its late finish is after its likely one and the same for the same seed',
+  (product, jar) => {
+    const problem = dayOf([batchOf(product, jar, [9, 9], 30)], 4);
+    const { makespanMin } = forwardSchedule(problem);
+    expect(makespanMin).toBeGreaterThan(2 * (55 + 5));
+    expect(lateFinishMin(problem, 7)).toBeGreaterThan(makespanMin);
+    expect(lateFinishMin(problem, 7)).toBe(lateFinishMin(problem, 7));
+  },
+);

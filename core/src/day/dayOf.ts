@@ -48,7 +48,14 @@ function readyJars(batch: Batch): Chain {
   const jars = batch.loads.reduce((sum, load) => sum + load.jars, 0);
   const minutes = plus(times(READY_JARS.handsPerJar, jars), READY_JARS.fixedMinutes);
   const words = `Wash ${countJars(jars, batch.jar)}`;
-  const task: DayTask = { id: `jars ${batch.id}`, kind: 'ready-jars', words, minutes: range(minutes), needs: { [HANDS]: 1 }, batchId: batch.id };
+  const task: DayTask = {
+    id: `jars ${batch.id}`,
+    kind: 'ready-jars',
+    words,
+    minutes: range(minutes),
+    needs: { [HANDS]: 1 },
+    batchId: batch.id,
+  };
   return { tasks: [task], after: [] };
 }
 
@@ -70,17 +77,23 @@ function loadChains(batch: Batch, load: PlannedLoad): Chain[] {
 
 /** A step is its hands-on part, then its wait; either may be missing. */
 function stepTasks(entry: string, batch: Batch, load: PlannedLoad, kind: 'prepare' | 'fill'): DayTask[] {
-  const { row, waitMinutes } = stepOf(entry);
+  const { row, waitMinutes, words: stepWords } = stepOf(entry);
   const pounds = poundsOf(batch, load);
   const perJar = JARS[batch.jar].nominalFlOz <= JARS.pint.nominalFlOz ? row.handsPerPint : row.handsPerQuart;
   const hands = plus(plus(times(row.handsPerLb, pounds), row.fixedMinutes), times(perJar ?? [0, 0], load.jars));
-  const what = perJar ? `${row.words} ${countJars(load.jars, batch.jar)}` : row.handsPerLb[1] > 0 ? `${row.words} ${Math.round(pounds)} lb` : row.words;
-  const words = row.step === 'close' ? row.words : what;
+  const words =
+    row.step === 'fill'
+      ? `${stepWords} ${countJars(load.jars, batch.jar)}`
+      : row.handsPerLb[1] > 0
+        ? `${stepWords} ${Math.round(pounds)} lb`
+        : stepWords;
   const burner: Record<string, number> = row.burner ? { [BURNERS]: 1 } : {};
   const common = { kind, words, batchId: batch.id, loadId: load.id };
   const tasks: DayTask[] = [];
-  if (hands[1] > 0) tasks.push({ ...common, id: `${entry} ${load.id}`, minutes: range(hands), needs: { [HANDS]: 1, ...burner } });
-  if (waitMinutes[1] > 0) tasks.push({ ...common, id: `${entry} wait ${load.id}`, minutes: range(waitMinutes), needs: burner });
+  if (hands[1] > 0)
+    tasks.push({ ...common, id: `${entry} ${load.id}`, minutes: range(hands), needs: { [HANDS]: 1, ...burner } });
+  if (waitMinutes[1] > 0)
+    tasks.push({ ...common, id: `${entry} wait ${load.id}`, minutes: range(waitMinutes), needs: burner });
   return tasks;
 }
 
@@ -97,7 +110,7 @@ function cannerTasks(batch: Batch, load: PlannedLoad): DayTask[] {
     loadId: load.id,
   });
   return [
-    task('load', `${jars} into the canner`, CANNER_STEPS.load, { [HANDS]: 1, [BURNERS]: 1 }),
+    task('load', `Load ${jars}`, CANNER_STEPS.load, { [HANDS]: 1, [BURNERS]: 1 }),
     task('heat-up', 'To a full boil', CANNER_STEPS.heatUp, { [BURNERS]: 1 }),
     task('process', `${batch.processMinutes} min boil`, [batch.processMinutes, batch.processMinutes], { [BURNERS]: 1 }),
     task('rest', 'Heat off, lid off', CANNER_STEPS.rest, {}),

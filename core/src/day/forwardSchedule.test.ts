@@ -10,7 +10,10 @@ const taskArbitrary = fc.record({
 });
 
 const problemArbitrary = fc
-  .array(fc.record({ tasks: fc.array(taskArbitrary, { minLength: 1, maxLength: 5 }), late: fc.boolean(), after: fc.nat() }), { minLength: 1, maxLength: 8 })
+  .array(
+    fc.record({ tasks: fc.array(taskArbitrary, { minLength: 1, maxLength: 5 }), late: fc.boolean(), after: fc.nat() }),
+    { minLength: 1, maxLength: 8 },
+  )
   .map((drafts): DayProblem => {
     const chains = drafts.map(({ tasks, late }, c): Chain => ({
       late,
@@ -27,7 +30,14 @@ const problemArbitrary = fc
       const before = chains[(drafts[c]?.after ?? 0) % Math.max(1, c)];
       return c > 0 && before ? { ...chain, after: [before.tasks.at(-1)?.id ?? ''] } : chain;
     });
-    return { chains: linked, resources: [{ id: 'hands', capacity: 1 }, { id: 'burners', capacity: 3 }, { id: 'canner', capacity: 1 }] };
+    return {
+      chains: linked,
+      resources: [
+        { id: 'hands', capacity: 1 },
+        { id: 'burners', capacity: 3 },
+        { id: 'canner', capacity: 1 },
+      ],
+    };
   });
 
 /** Checked minute by minute and pair by pair, apart from how the schedule was made. Empty when no rule is broken. */
@@ -39,11 +49,13 @@ function brokenRules(problem: DayProblem, schedule: DaySchedule): string[] {
       const entry = at.get(task.id);
       const next = at.get(chain.tasks[i + 1]?.id ?? '');
       if (!entry) broken.push(`${task.id} is missing`);
-      else if (entry.endMin - entry.startMin !== task.minutes.p50 || entry.startMin < 0) broken.push(`${task.id} has another length`);
+      else if (entry.endMin - entry.startMin !== task.minutes.p50 || entry.startMin < 0)
+        broken.push(`${task.id} has another length`);
       if (entry && next && next.startMin !== entry.endMin) broken.push(`a gap after ${task.id}`);
     }
     for (const id of chain.after) {
-      if ((at.get(id)?.endMin ?? Infinity) > (at.get(chain.tasks[0]?.id ?? '')?.startMin ?? -1)) broken.push(`${id} ends too late`);
+      if ((at.get(id)?.endMin ?? Infinity) > (at.get(chain.tasks[0]?.id ?? '')?.startMin ?? -1))
+        broken.push(`${id} ends too late`);
     }
   }
   for (let minute = 0.5; minute < schedule.makespanMin; minute++) {
@@ -57,7 +69,10 @@ function brokenRules(problem: DayProblem, schedule: DaySchedule): string[] {
 }
 
 test('no plan breaks a rule, whatever the day', () => {
-  fc.assert(fc.property(problemArbitrary, (problem) => expect(brokenRules(problem, forwardSchedule(problem))).toEqual([])), { numRuns: 300 });
+  fc.assert(
+    fc.property(problemArbitrary, (problem) => expect(brokenRules(problem, forwardSchedule(problem))).toEqual([])),
+    { numRuns: 300 },
+  );
 });
 
 test('the last chain placed could not have started a minute earlier', () => {
@@ -66,7 +81,9 @@ test('the last chain placed could not have started a minute earlier', () => {
       const problem = { ...drafted, chains: drafted.chains.map((chain) => ({ ...chain, late: false })) };
       const schedule = forwardSchedule(problem);
       const last = new Set(problem.chains.at(-1)?.tasks.map((task) => task.id));
-      const earlier = schedule.tasks.map((entry) => (last.has(entry.task.id) ? { ...entry, startMin: entry.startMin - 1, endMin: entry.endMin - 1 } : entry));
+      const earlier = schedule.tasks.map((entry) =>
+        last.has(entry.task.id) ? { ...entry, startMin: entry.startMin - 1, endMin: entry.endMin - 1 } : entry,
+      );
       expect(brokenRules(problem, { ...schedule, tasks: earlier })).not.toEqual([]);
     }),
     { numRuns: 300 },

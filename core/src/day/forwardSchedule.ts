@@ -59,7 +59,9 @@ function fits(problem: DayProblem, wanted: readonly ScheduledTask[], placed: rea
   return wanted.every((entry) =>
     Object.entries(entry.task.needs).every(([id, amount]) => {
       const capacity = problem.resources.find((resource) => resource.id === id)?.capacity ?? 0;
-      const others = [...placed, ...wanted.filter((other) => other !== entry)].filter((other) => overlaps(other, entry));
+      const others = [...placed, ...wanted.filter((other) => other !== entry)].filter((other) =>
+        overlaps(other, entry),
+      );
       return amount + mostHeld(id, others) <= capacity;
     }),
   );
@@ -86,7 +88,9 @@ function postpone(problem: DayProblem, chain: Chain, placed: ScheduledTask[]): v
   const ids = new Set(chain.tasks.map((task) => task.id));
   const mine = placed.filter((entry) => ids.has(entry.task.id));
   const waiting = problem.chains.filter((other) => other.after.some((id) => ids.has(id)));
-  const starts = waiting.flatMap((other) => placed.filter((entry) => entry.task === other.tasks[0]).map((entry) => entry.startMin));
+  const starts = waiting.flatMap((other) =>
+    placed.filter((entry) => entry.task === other.tasks[0]).map((entry) => entry.startMin),
+  );
   const endMin = Math.max(...mine.map((entry) => entry.endMin));
   const byMin = Math.min(...starts) - endMin;
   if (!Number.isFinite(byMin) || byMin <= 0) return;

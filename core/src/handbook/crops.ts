@@ -15,7 +15,12 @@ export interface CropRow {
  */
 export const CROPS = [
   { crop: 'tomato-paste', name: 'Paste tomatoes', bushelLb: 53, keepsDays: { counter: 3, cool: 7, refrigerator: 7 } },
-  { crop: 'tomato-slicing', name: 'Slicing tomatoes', bushelLb: 53, keepsDays: { counter: 3, cool: 7, refrigerator: 7 } },
+  {
+    crop: 'tomato-slicing',
+    name: 'Slicing tomatoes',
+    bushelLb: 53,
+    keepsDays: { counter: 3, cool: 7, refrigerator: 7 },
+  },
   { crop: 'damson', name: 'Damson plums', bushelLb: 56, keepsDays: { counter: 3, cool: 7, refrigerator: 14 } },
   { crop: 'plum', name: 'Plums', bushelLb: 56, keepsDays: { counter: 3, cool: 7, refrigerator: 14 } },
   { crop: 'bean-snap', name: 'Pole beans', bushelLb: 30, keepsDays: { counter: 1, cool: 3, refrigerator: 7 } },

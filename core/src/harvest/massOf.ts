@@ -4,9 +4,7 @@ import { type Amount, BUSHELS_PER_CONTAINER, KG_PER_LB, UNIT_WORDS } from '../me
 /** More than this in one basket is a typing slip: about two thousand pounds. */
 export const MOST_MASS_KG = 1_000;
 
-export type Mass =
-  | { kind: 'mass'; massKg: number }
-  | { kind: 'refusal'; reason: string; instead: string[] };
+export type Mass = { kind: 'mass'; massKg: number } | { kind: 'refusal'; reason: string; instead: string[] };
 
 /**
  * The mass of an amount of one crop, in kilograms.

@@ -35,19 +35,23 @@ const pickArbitrary = fc
 
 test('what a batch takes and what is left always add up to what came in, and nothing is taken twice', () => {
   fc.assert(
-    fc.property(fc.uniqueArray(pickArbitrary, { selector: (pick) => pick.id, maxLength: 6 }), fc.nat(400), (picks, askedKg) => {
-      const before = onHand(picks, []);
-      const uses = takeForBatch(before, askedKg);
-      const after = onHand(picks, uses);
-      const total = (lots: { massKg: number }[]) => lots.reduce((sum, lot) => sum + lot.massKg, 0);
-      expect(total(after) + total(uses)).toBeCloseTo(total(before), 1);
-      expect(total(uses)).toBeLessThanOrEqual(askedKg + 1e-9);
-      expect(after.every((lot) => lot.massKg > 0)).toBe(true);
-      const key = (lot: Lot) => `${lot.pickId} ${lot.ripeness}`;
-      const left = new Map(after.map((lot) => [key(lot), lot.massKg]));
-      const touched = before.filter((lot) => (left.get(key(lot)) ?? 0) < lot.massKg - 0.01);
-      const lastTaken = Math.max(0, ...touched.map((lot) => lot.until));
-      expect(after.every((lot) => lot.until >= lastTaken)).toBe(true);
-    }),
+    fc.property(
+      fc.uniqueArray(pickArbitrary, { selector: (pick) => pick.id, maxLength: 6 }),
+      fc.nat(400),
+      (picks, askedKg) => {
+        const before = onHand(picks, []);
+        const uses = takeForBatch(before, askedKg);
+        const after = onHand(picks, uses);
+        const total = (lots: { massKg: number }[]) => lots.reduce((sum, lot) => sum + lot.massKg, 0);
+        expect(total(after) + total(uses)).toBeCloseTo(total(before), 1);
+        expect(total(uses)).toBeLessThanOrEqual(askedKg + 1e-9);
+        expect(after.every((lot) => lot.massKg > 0)).toBe(true);
+        const key = (lot: Lot) => `${lot.pickId} ${lot.ripeness}`;
+        const left = new Map(after.map((lot) => [key(lot), lot.massKg]));
+        const touched = before.filter((lot) => (left.get(key(lot)) ?? 0) < lot.massKg - 0.01);
+        const lastTaken = Math.max(0, ...touched.map((lot) => lot.until));
+        expect(after.every((lot) => lot.until >= lastTaken)).toBe(true);
+      },
+    ),
   );
 });

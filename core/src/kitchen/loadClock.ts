@@ -31,9 +31,9 @@ export function loadClock(order: LoadOrder, state: LoadState, now: number): Load
     case 'heating':
       return { kind: 'heating', sinceMs: Math.max(0, now - (state.startedAt ?? now)), timesLost: state.timesLost };
     case 'boiling':
-      return { kind: 'boiling', ...untilEnd(processEndsAt(order, state) ?? now, now) };
+      return { kind: 'boiling', ...untilEnd(processEndsAt(order, state) ?? now, now, order.processMinutes * 60_000) };
     case 'resting':
-      return { kind: 'resting', ...untilEnd((state.heatOffAt ?? now) + REST_MS, now) };
+      return { kind: 'resting', ...untilEnd((state.heatOffAt ?? now) + REST_MS, now, REST_MS) };
     case 'cooling': {
       const outAt = state.outAt ?? now;
       const checkFrom = outAt + COOL_FROM_MS;
@@ -42,6 +42,7 @@ export function loadClock(order: LoadOrder, state: LoadState, now: number): Load
   }
 }
 
-function untilEnd(endsAt: number, now: number): { leftMs: number; endsAt: number; timeIsUp: boolean } {
-  return { leftMs: Math.max(0, endsAt - now), endsAt, timeIsUp: now >= endsAt };
+/** Never more than the whole is left to show: a tap can be a moment younger than the clock that is drawn. */
+function untilEnd(endsAt: number, now: number, wholeMs: number): { leftMs: number; endsAt: number; timeIsUp: boolean } {
+  return { leftMs: Math.min(wholeMs, Math.max(0, endsAt - now)), endsAt, timeIsUp: now >= endsAt };
 }

@@ -10,7 +10,8 @@ let made = 0;
 function event(type: KitchenEventType, atMin: number, jars = 7): KitchenEvent {
   const common = { id: `e${String(made++).padStart(6, '0')}`, loadId: 'l', at: atMin * MIN };
   if (type === 'load-started') return { ...common, type, jars };
-  if (type === 'seal-checked') return { ...common, type, sealed: Array<boolean>(jars).fill(true), sealedLotId: 's', unsealedLotId: 'u' };
+  if (type === 'seal-checked')
+    return { ...common, type, sealed: Array<boolean>(jars).fill(true), sealedLotId: 's', unsealedLotId: 'u' };
   return { ...common, type };
 }
 
@@ -31,7 +32,12 @@ test('a load goes in, boils its time, rests, comes out, cools and is checked', (
 
 test('the clock reads the same whether or not anybody looked in between', () => {
   const state = loadState(order, [event('load-started', 0), event('boil-reached', 20)]);
-  expect(loadClock(order, state, 50 * MIN)).toEqual({ kind: 'boiling', leftMs: 25 * MIN, endsAt: 75 * MIN, timeIsUp: false });
+  expect(loadClock(order, state, 50 * MIN)).toEqual({
+    kind: 'boiling',
+    leftMs: 25 * MIN,
+    endsAt: 75 * MIN,
+    timeIsUp: false,
+  });
   expect(loadClock(order, state, 76 * MIN)).toMatchObject({ kind: 'boiling', leftMs: 0, timeIsUp: true });
 });
 
@@ -39,13 +45,21 @@ test('the clock reads the same whether or not anybody looked in between', () => 
 test('a lost boil starts the full time again', () => {
   const lost = loadState(order, [event('load-started', 0), event('boil-reached', 20), event('boil-lost', 70)]);
   expect(lost).toMatchObject({ phase: 'heating', timesLost: 1 });
-  const again = loadState(order, [event('load-started', 0), event('boil-reached', 20), event('boil-lost', 70), event('boil-reached', 78)]);
+  const again = loadState(order, [
+    event('load-started', 0),
+    event('boil-reached', 20),
+    event('boil-lost', 70),
+    event('boil-reached', 78),
+  ]);
   expect(loadClock(order, again, 78 * MIN)).toMatchObject({ kind: 'boiling', leftMs: 55 * MIN });
 });
 
 test('a seal check of more or fewer jars than went in does not count', () => {
   const upToOut = [event('load-started', 0), event('boil-reached', 20), event('heat-off', 75), event('jars-out', 80)];
-  expect(loadState(order, [...upToOut, event('seal-checked', 900, 8)])).toMatchObject({ phase: 'cooling', outOfPlace: [{ type: 'seal-checked' }] });
+  expect(loadState(order, [...upToOut, event('seal-checked', 900, 8)])).toMatchObject({
+    phase: 'cooling',
+    outOfPlace: [{ type: 'seal-checked' }],
+  });
 });
 
 /** Written apart from the fold: were the jars ever boiled for their whole time without a break, ended by heat off? */
@@ -64,7 +78,13 @@ function fullyBoiled(events: readonly KitchenEvent[]): boolean {
 }
 
 const eventsArbitrary = fc
-  .array(fc.tuple(fc.constantFrom<KitchenEventType>('load-started', 'boil-reached', 'boil-lost', 'heat-off', 'jars-out'), fc.integer({ min: 0, max: 240 })), { maxLength: 14 })
+  .array(
+    fc.tuple(
+      fc.constantFrom<KitchenEventType>('load-started', 'boil-reached', 'boil-lost', 'heat-off', 'jars-out'),
+      fc.integer({ min: 0, max: 240 }),
+    ),
+    { maxLength: 14 },
+  )
   .map((told) => told.map(([type, atMin]) => event(type, atMin)));
 
 test('jars only ever come out after a full, unbroken boil, whatever is tapped in whatever order', () => {

@@ -52,7 +52,8 @@ function step(order: LoadOrder, state: LoadState, event: KitchenEvent): LoadStat
       if (state.phase === 'planned') return { ...state, phase: 'heating', jars: event.jars, startedAt: event.at };
       break;
     case 'boil-reached':
-      if (state.phase === 'heating' || state.phase === 'boiling') return { ...state, phase: 'boiling', boilAt: event.at };
+      if (state.phase === 'heating' || state.phase === 'boiling')
+        return { ...state, phase: 'boiling', boilAt: event.at };
       break;
     case 'boil-lost':
       if (state.phase === 'boiling') return loseBoil(state);

@@ -30,7 +30,9 @@ export function readNumber(text: string): NumberReading {
   if (spelled === '') return { kind: 'unreadable', why: 'empty' };
   if (/^[-−–]/.test(spelled)) return { kind: 'unreadable', why: 'negative' };
   const value = valueOf(spelled);
-  return value !== undefined && Number.isFinite(value) ? { kind: 'number', value } : { kind: 'unreadable', why: 'notANumber' };
+  return value !== undefined && Number.isFinite(value)
+    ? { kind: 'number', value }
+    : { kind: 'unreadable', why: 'notANumber' };
 }
 
 function valueOf(spelled: string): number | undefined {

@@ -14,6 +14,6 @@ export function bestBy(madeAt: number): number {
 }
 
 /** Use by for an unsealed jar put in the refrigerator at `since`, epoch milliseconds. */
-export function useBy(product: ProductId, since: number): number {
+export function refrigeratedUseBy(product: ProductId, since: number): number {
   return since + REFRIGERATED_DAYS[productRow(product).keepingClass] * DAY_MS;
 }

@@ -3,7 +3,7 @@ import { type KitchenEvent } from '../kitchen/kitchenEvent';
 import { KEEP_UNSEALED_MS } from '../kitchen/loadClock';
 import { type LoadState } from '../kitchen/loadState';
 import { type JarLot, type Movement } from './jarLot';
-import { bestBy, useBy } from './keepsUntil';
+import { bestBy, refrigeratedUseBy } from './keepsUntil';
 
 export interface SealCheckResult {
   readonly lots: JarLot[];
@@ -35,7 +35,12 @@ export function sealCheck(
   const lots: JarLot[] = [];
   if (sealed > 0) lots.push({ ...common, id: event.sealedLotId, place: 'shelf', keepsUntil: bestBy(madeAt) });
   if (result.refrigerated > 0) {
-    lots.push({ ...common, id: event.unsealedLotId, place: 'refrigerator', keepsUntil: useBy(batch.product, event.at) });
+    lots.push({
+      ...common,
+      id: event.unsealedLotId,
+      place: 'refrigerator',
+      keepsUntil: refrigeratedUseBy(batch.product, event.at),
+    });
   }
   const movements = lots.map((lot): Movement => {
     const jars = lot.place === 'shelf' ? sealed : unsealed;

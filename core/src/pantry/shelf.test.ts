@@ -9,7 +9,15 @@ const DAY = 24 * HOUR;
 const batch = { product: 'tomatoes-crushed', jar: 'quart' } as Batch;
 
 function check(sealed: boolean[], hoursLater: number) {
-  const event = { id: 'e', loadId: 'l', type: 'seal-checked', sealed, sealedLotId: 's', unsealedLotId: 'u', at: hoursLater * HOUR } as const;
+  const event = {
+    id: 'e',
+    loadId: 'l',
+    type: 'seal-checked',
+    sealed,
+    sealedLotId: 's',
+    unsealedLotId: 'u',
+    at: hoursLater * HOUR,
+  } as const;
   return sealCheck(batch, { heatOffAt: 0 }, event);
 }
 
@@ -37,18 +45,24 @@ test('the front of every group is the oldest, and what is shown is the sum of th
     madeAt: fc.nat(900).map((day) => day * DAY),
   });
   fc.assert(
-    fc.property(fc.uniqueArray(lotArbitrary, { selector: (lot) => lot.id, maxLength: 12 }), fc.array(fc.nat(9), { maxLength: 12 }), (drafts, taken) => {
-      const lots: JarLot[] = drafts.map((draft) => ({ ...draft, keepsUntil: draft.madeAt + 365 * DAY }));
-      const movements = lots.flatMap((lot, i): Movement[] => [
-        { id: `${i}in`, lotId: lot.id, kind: 'stored', jars: 9, at: 0 },
-        ...(taken[i] ? [{ id: `${i}out`, lotId: lot.id, kind: 'taken' as const, jars: taken[i], at: 1 }] : []),
-      ]);
-      const groups = shelfGroups(lots, movements);
-      const shown = groups.flatMap((group) => group.lots);
-      expect(shown.reduce((sum, lot) => sum + lot.jars, 0)).toBe(lots.reduce((sum, lot) => sum + jarsInLot(lot.id, movements), 0));
-      for (const { lots: inGroup } of groups) {
-        expect(inGroup[0]!.madeAt).toBe(Math.min(...inGroup.map((lot) => lot.madeAt)));
-      }
-    }),
+    fc.property(
+      fc.uniqueArray(lotArbitrary, { selector: (lot) => lot.id, maxLength: 12 }),
+      fc.array(fc.nat(9), { maxLength: 12 }),
+      (drafts, taken) => {
+        const lots: JarLot[] = drafts.map((draft) => ({ ...draft, keepsUntil: draft.madeAt + 365 * DAY }));
+        const movements = lots.flatMap((lot, i): Movement[] => [
+          { id: `${i}in`, lotId: lot.id, kind: 'stored', jars: 9, at: 0 },
+          ...(taken[i] ? [{ id: `${i}out`, lotId: lot.id, kind: 'taken' as const, jars: taken[i], at: 1 }] : []),
+        ]);
+        const groups = shelfGroups(lots, movements);
+        const shown = groups.flatMap((group) => group.lots);
+        expect(shown.reduce((sum, lot) => sum + lot.jars, 0)).toBe(
+          lots.reduce((sum, lot) => sum + jarsInLot(lot.id, movements), 0),
+        );
+        for (const { lots: inGroup } of groups) {
+          expect(inGroup[0]!.madeAt).toBe(Math.min(...inGroup.map((lot) => lot.madeAt)));
+        }
+      },
+    ),
   );
 });

@@ -35,8 +35,12 @@ test.each([
   ['plums', 'hot', 'pint', [20, 25, 30, 35], 0.5],
   ['plums', 'raw', 'quart', [25, 30, 35, 40], 0.5],
 ])('%s, %s pack, %s: minutes and headspace as published', (product, pack, jar, minutes, headspaceIn) => {
-  const answers = [500, 2_000, 3_420, 7_000].map((altitudeFt) => findProcess({ product, pack, jar, method: 'boiling-water', altitudeFt }));
-  expect(answers).toMatchObject(minutes.map((value) => ({ kind: 'tested', minutes: value, headspaceIn, recalled: true })));
+  const answers = [500, 2_000, 3_420, 7_000].map((altitudeFt) =>
+    findProcess({ product, pack, jar, method: 'boiling-water', altitudeFt }),
+  );
+  expect(answers).toMatchObject(
+    minutes.map((value) => ({ kind: 'tested', minutes: value, headspaceIn, recalled: true })),
+  );
 });
 
 // The same guide, "Acidification": 1 Tbsp bottled lemon juice or 1/4 tsp citric acid a pint, twice that a quart.
@@ -47,7 +51,11 @@ test('acid is dosed by the jar, rounded up, and only where the food needs it', (
   };
   expect(acid('tomatoes-crushed', 'pint')).toEqual({ bottledLemonJuiceTbsp: 1, citricAcidTsp: 0.25, vinegarTbsp: 2 });
   expect(acid('tomatoes-crushed', 'quart')).toEqual({ bottledLemonJuiceTbsp: 2, citricAcidTsp: 0.5, vinegarTbsp: 4 });
-  expect(acid('tomatoes-crushed', 'twelve-ounce')).toEqual({ bottledLemonJuiceTbsp: 1, citricAcidTsp: 0.25, vinegarTbsp: 1.5 });
+  expect(acid('tomatoes-crushed', 'twelve-ounce')).toEqual({
+    bottledLemonJuiceTbsp: 1,
+    citricAcidTsp: 0.25,
+    vinegarTbsp: 1.5,
+  });
   expect(acid('plums', 'quart')).toBeUndefined();
 });
 
@@ -79,7 +87,11 @@ test('any words end in a tested row or a refusal with a way out, and no band is 
       const high = findProcess({ ...asked, altitudeFt: Math.max(a, b) });
       if (low.kind === 'refusal' || high.kind === 'refusal') {
         expect(low).toEqual(high);
-        expect(low).toMatchObject({ kind: 'refusal', reason: expect.stringMatching(/\S/), instead: expect.arrayContaining([expect.any(String)]) });
+        expect(low).toMatchObject({
+          kind: 'refusal',
+          reason: expect.stringMatching(/\S/),
+          instead: expect.arrayContaining([expect.any(String)]),
+        });
         return;
       }
       expect(high.minutes).toBeGreaterThanOrEqual(low.minutes);

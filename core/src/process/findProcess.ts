@@ -99,7 +99,8 @@ function rowForJar(rows: readonly BoilingWaterRow[], size: JarSize): BoilingWate
 }
 
 function conditionsOf(product: ProductRow, pack: string, size: JarSize, row: BoilingWaterRow): string[] {
-  const jarNote = size === row.jar ? [] : [`No time of its own for ${JARS[size].several}: the ${JARS[row.jar].one}'s holds`];
+  const jarNote =
+    size === row.jar ? [] : [`No time of its own for ${JARS[size].several}: the ${JARS[row.jar].one}'s holds`];
   return [...product.conditions, `${pack} pack, ${JARS[size].several}`, ...jarNote];
 }
 
@@ -120,7 +121,11 @@ function unknownJar(product: ProductRow, jar: string, rows: readonly BoilingWate
 
 function otherPack(product: ProductRow, pack: string, rows: readonly BoilingWaterRow[]): Refusal {
   const reason = `No tested time for ${product.name.toLowerCase()} packed "${pack.slice(0, 20)}".`;
-  return { kind: 'refusal', reason, instead: [...new Set(rows.flatMap((row) => row.packs))].map((name) => `${name} pack`) };
+  return {
+    kind: 'refusal',
+    reason,
+    instead: [...new Set(rows.flatMap((row) => row.packs))].map((name) => `${name} pack`),
+  };
 }
 
 function tooLarge(product: ProductRow, size: JarSize, rows: readonly BoilingWaterRow[]): Refusal {

@@ -39,16 +39,22 @@ test('more produce never makes fewer jars, the range is in order, and pounds for
   const product = fc.constantFrom('tomatoes-crushed', 'tomatoes-whole-in-water', 'tomato-sauce-thin');
   const jar = fc.constantFrom('quart' as const, 'pint' as const);
   fc.assert(
-    fc.property(product, jar, fc.integer({ min: 1, max: 900 }), fc.integer({ min: 0, max: 90 }), (p, j, pounds, more) => {
-      const small = rangeOf('tomato-paste', pounds, p, j);
-      const large = rangeOf('tomato-paste', pounds + more, p, j);
-      expect(small.p10 <= small.p50 && small.p50 <= small.p90).toBe(true);
-      expect(large.p10 >= small.p10 && large.p50 >= small.p50 && large.p90 >= small.p90).toBe(true);
-      const back = massForJarsKg(p, j, small.p50);
-      expect(back.p50).toBeLessThanOrEqual(lb(pounds) + 1e-6);
-      const sure = rangeOf('tomato-paste', back.p90 / KG_PER_LB, p, j);
-      expect(sure.p10).toBe(small.p50);
-    }),
+    fc.property(
+      product,
+      jar,
+      fc.integer({ min: 1, max: 900 }),
+      fc.integer({ min: 0, max: 90 }),
+      (p, j, pounds, more) => {
+        const small = rangeOf('tomato-paste', pounds, p, j);
+        const large = rangeOf('tomato-paste', pounds + more, p, j);
+        expect(small.p10 <= small.p50 && small.p50 <= small.p90).toBe(true);
+        expect(large.p10 >= small.p10 && large.p50 >= small.p50 && large.p90 >= small.p90).toBe(true);
+        const back = massForJarsKg(p, j, small.p50);
+        expect(back.p50).toBeLessThanOrEqual(lb(pounds) + 1e-6);
+        const sure = rangeOf('tomato-paste', back.p90 / KG_PER_LB, p, j);
+        expect(sure.p10).toBe(small.p50);
+      },
+    ),
   );
 });
 

@@ -9,7 +9,11 @@ import { type Table } from './tables';
  * @returns true when it was new, false when the same row was there already
  * @throws Problem 409 when another row has this id: a repeat is the same write, anything else is a mistake
  */
-export async function keepOnce<Row extends { id: string }>(table: Table<Row>, row: Row, transaction: Transaction): Promise<boolean> {
+export async function keepOnce<Row extends { id: string }>(
+  table: Table<Row>,
+  row: Row,
+  transaction: Transaction,
+): Promise<boolean> {
   const kept = await table.findByPk(row.id, { transaction });
   if (!kept) {
     await table.create(row as never, { transaction });

@@ -30,7 +30,9 @@ export async function openDatabase(file: string): Promise<Database> {
     await migrate(sequelize);
   } catch (cause) {
     await sequelize.close().catch(() => undefined);
-    throw new UnusableFile(`${file} cannot be opened: ${cause instanceof Error ? cause.message : String(cause)}`, { cause });
+    throw new UnusableFile(`${file} cannot be opened: ${cause instanceof Error ? cause.message : String(cause)}`, {
+      cause,
+    });
   }
   const tables = defineTables(sequelize);
   const queue = new Mutex();

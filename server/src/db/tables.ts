@@ -76,7 +76,15 @@ export function defineTables(sequelize: Sequelize): Tables {
       declaredQuarts: INTEGER,
       declaredPints: INTEGER,
     }),
-    picks: table('picks', { id, crop: STRING, massKg: DOUBLE, softKg: DOUBLE, place: STRING, pickedAt: BIGINT, told: STRING }),
+    picks: table('picks', {
+      id,
+      crop: STRING,
+      massKg: DOUBLE,
+      softKg: DOUBLE,
+      place: STRING,
+      pickedAt: BIGINT,
+      told: STRING,
+    }),
     batches: table('batches', {
       id,
       product: STRING,
@@ -96,7 +104,15 @@ export function defineTables(sequelize: Sequelize): Tables {
     }),
     loads: table('loads', { id, batchId: STRING, number: INTEGER, jars: INTEGER }),
     events: table('kitchen_events', { id, loadId: STRING, type: STRING, at: BIGINT, detail: JSON }),
-    lots: table('jar_lots', { id, loadId: STRING, product: STRING, jar: STRING, place: STRING, madeAt: BIGINT, keepsUntil: BIGINT }),
+    lots: table('jar_lots', {
+      id,
+      loadId: STRING,
+      product: STRING,
+      jar: STRING,
+      place: STRING,
+      madeAt: BIGINT,
+      keepsUntil: BIGINT,
+    }),
     movements: table('movements', { id, lotId: STRING, kind: STRING, jars: INTEGER, at: BIGINT }),
   };
 }

@@ -62,7 +62,7 @@ export function fennickHollow(now: Date): DemoHousehold {
       ],
     },
     picks: [
-      pick('tomato-paste', 68, 12, 'cool', demoNow - 14 * HOUR),
+      pick('tomato-paste', 68, 12, 'cool', demoNow - 40 * MINUTE),
       pick('damson', 28, 0, 'cool', demoNow - 3 * DAY),
       pick('bean-snap', 9, 0, 'refrigerator', demoNow - 4 * DAY),
     ],
@@ -72,8 +72,22 @@ export function fennickHollow(now: Date): DemoHousehold {
   };
 }
 
-function pick(crop: HarvestPick['crop'], lb: number, softLb: number, place: HarvestPick['place'], pickedAt: number): HarvestPick {
-  return { id: idOf(`pick ${crop}`), crop, massKg: lb * KG_PER_LB, softKg: softLb * KG_PER_LB, place, pickedAt, told: `${lb} lb` };
+function pick(
+  crop: HarvestPick['crop'],
+  lb: number,
+  softLb: number,
+  place: HarvestPick['place'],
+  pickedAt: number,
+): HarvestPick {
+  return {
+    id: idOf(`pick ${crop}`),
+    crop,
+    massKg: lb * KG_PER_LB,
+    softKg: softLb * KG_PER_LB,
+    place,
+    pickedAt,
+    told: `${lb} lb`,
+  };
 }
 
 /** A load of damsons from yesterday evening: cooled overnight, lids not pressed yet. It took 9 of the 28 lb. */
@@ -99,7 +113,13 @@ function damsonsOfLastNight(demoNow: number, cannerId: string): Pick<DemoHouseho
     type,
     at: outAt - minutesBefore * MINUTE,
   });
-  const started: KitchenEvent = { id: idOf('damsons started'), loadId, type: 'load-started', jars: 8, at: outAt - 56 * MINUTE };
+  const started: KitchenEvent = {
+    id: idOf('damsons started'),
+    loadId,
+    type: 'load-started',
+    jars: 8,
+    at: outAt - 56 * MINUTE,
+  };
   return { batches: [batch], events: [started, event('boil-reached', 36), event('heat-off', 6), event('jars-out', 0)] };
 }
 

@@ -27,16 +27,28 @@ if (isNew) {
   await db.write(async (transaction) => {
     const demoOffsetMs = demoNow - now.getTime();
     await tables.households.update({ ...settings, demoOffsetMs }, { where: { id: 1 }, transaction });
-    await tables.canners.bulkCreate(canners.map((canner, position) => ({ ...canner, position })), { transaction });
+    await tables.canners.bulkCreate(
+      canners.map((canner, position) => ({ ...canner, position })),
+      { transaction },
+    );
     await tables.picks.bulkCreate(picks, { transaction });
     for (const { uses, loads, ...batch } of batches) {
       await tables.batches.create(batch, { transaction });
-      await tables.uses.bulkCreate(uses.map((use) => ({ ...use, batchId: batch.id })), { transaction });
-      await tables.loads.bulkCreate(loads.map((load) => ({ ...load, batchId: batch.id })), { transaction });
+      await tables.uses.bulkCreate(
+        uses.map((use) => ({ ...use, batchId: batch.id })),
+        { transaction },
+      );
+      await tables.loads.bulkCreate(
+        loads.map((load) => ({ ...load, batchId: batch.id })),
+        { transaction },
+      );
     }
     const rows = events.map(({ id, loadId, type, at, ...detail }) => ({ id, loadId, type, at, detail }));
     await tables.events.bulkCreate(rows, { transaction });
-    await tables.lots.bulkCreate(lots.map((lot) => ({ ...lot, loadId: null })), { transaction });
+    await tables.lots.bulkCreate(
+      lots.map((lot) => ({ ...lot, loadId: null })),
+      { transaction },
+    );
     await tables.movements.bulkCreate(movements, { transaction });
   });
 }

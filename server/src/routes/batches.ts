@@ -25,7 +25,9 @@ export function batchesRoute(db: Database): Router {
       const { id } = req.params;
       await db.write(async (transaction) => {
         const { loads, uses, batches, events } = db.tables;
-        const ids = (await loads.findAll({ where: { batchId: id }, transaction })).map((load) => load.get('id') as string);
+        const ids = (await loads.findAll({ where: { batchId: id }, transaction })).map(
+          (load) => load.get('id') as string,
+        );
         const begun = await events.count({ where: { loadId: ids }, transaction });
         if (begun > 0) throw new Problem(409, 'begun', 'A load of this batch is already in the canner, so it stays.');
         await loads.destroy({ where: { batchId: id }, transaction });
@@ -56,11 +58,21 @@ function keepBatch(db: Database, { uses, loads, ...batch }: Batch): Promise<bool
       const left = onHand(picks, taken).filter((lot) => lot.pickId === use.pickId);
       const leftKg = left.reduce((sum, lot) => sum + lot.massKg, 0);
       if (use.massKg > leftKg + CRUMB_KG) {
-        throw new Problem(409, 'not-on-hand', 'Part of that produce is gone: another batch has taken it. Plan again with what is left.');
+        throw new Problem(
+          409,
+          'not-on-hand',
+          'Part of that produce is gone: another batch has taken it. Plan again with what is left.',
+        );
       }
     }
-    await tables.uses.bulkCreate(uses.map((use) => ({ ...use, batchId: batch.id })), { transaction });
-    await tables.loads.bulkCreate(loads.map((load) => ({ ...load, batchId: batch.id })), { transaction });
+    await tables.uses.bulkCreate(
+      uses.map((use) => ({ ...use, batchId: batch.id })),
+      { transaction },
+    );
+    await tables.loads.bulkCreate(
+      loads.map((load) => ({ ...load, batchId: batch.id })),
+      { transaction },
+    );
     return true;
   });
 }

@@ -30,7 +30,9 @@ export function householdRoute(db: Database, clock: Clock): Router {
       const { demoOffsetMs } = await readHousehold(db);
       if (demoOffsetMs === null) throw new Problem(409, 'real-clock', 'This household runs on the real clock.');
       if (offsetMs < demoOffsetMs) throw new Problem(409, 'clock-back', 'The demo clock only goes forward.');
-      await db.write((transaction) => db.tables.households.update({ demoOffsetMs: offsetMs }, { where: { id: 1 }, transaction }));
+      await db.write((transaction) =>
+        db.tables.households.update({ demoOffsetMs: offsetMs }, { where: { id: 1 }, transaction }),
+      );
       res.json({ now: clock.now(offsetMs), demoOffsetMs: offsetMs });
     });
 }

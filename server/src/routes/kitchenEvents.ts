@@ -32,7 +32,9 @@ export function kitchenEventsRoute(db: Database): Router {
 }
 
 async function eventsOf(db: Database, loadId: string, transaction: Transaction): Promise<KitchenEvent[]> {
-  return (await db.tables.events.findAll({ where: { loadId }, transaction })).map((row) => eventOf(row.get({ plain: true })));
+  return (await db.tables.events.findAll({ where: { loadId }, transaction })).map((row) =>
+    eventOf(row.get({ plain: true })),
+  );
 }
 
 async function storeJars(
@@ -46,10 +48,16 @@ async function storeJars(
   const order = { jars: load?.jars ?? 0, processMinutes: batch.processMinutes };
   const state = loadState(order, before);
   if (loadState(order, [...before, event]).phase !== 'checked' || state.phase === 'checked') {
-    const reason = state.phase === 'cooling' ? `${state.jars} jars came out of this load, not ${event.sealed.length}.` : 'This load has no jars to check now.';
+    const reason =
+      state.phase === 'cooling'
+        ? `${state.jars} jars came out of this load, not ${event.sealed.length}.`
+        : 'This load has no jars to check now.';
     throw new Problem(422, 'seal-check', reason);
   }
   const { lots, movements } = sealCheck(batch, state, event);
-  await db.tables.lots.bulkCreate(lots.map((lot) => ({ ...lot, loadId: lot.loadId ?? null })), { transaction });
+  await db.tables.lots.bulkCreate(
+    lots.map((lot) => ({ ...lot, loadId: lot.loadId ?? null })),
+    { transaction },
+  );
   await db.tables.movements.bulkCreate(movements, { transaction });
 }

@@ -37,9 +37,14 @@ function Sign() {
   const { altitudeFt, canners, name, burners } = household;
   const band = altitudeFt === null ? undefined : altitudeBand(altitudeFt);
   return (
-    <View className="gap-3 rounded-plate bg-plate p-5" style={{ boxShadow: `inset 0 0 0 3px ${COLOURS.cobalt}, inset 0 0 0 7px ${COLOURS.plate}, inset 0 0 0 8px ${COLOURS.cobalt}` }}>
-      <View className="flex-row items-end gap-4">
-        <View>
+    <View
+      className="gap-3 rounded-plate bg-plate p-5"
+      style={{
+        boxShadow: `inset 0 0 0 3px ${COLOURS.cobalt}, inset 0 0 0 7px ${COLOURS.plate}, inset 0 0 0 8px ${COLOURS.cobalt}`,
+      }}
+    >
+      <View className="gap-3">
+        <View className="flex-row items-baseline justify-between">
           <Words size={altitudeFt === null ? 'head' : 'figure'} weight={800}>
             {altitudeFt === null ? 'Altitude?' : `${altitudeFt.toLocaleString('en-US')} ft`}
           </Words>
@@ -49,7 +54,8 @@ function Sign() {
       </View>
       {canners.map((canner) => (
         <Words key={canner.id}>
-          <Words weight={700}>{canner.name}</Words>: boiling water, {canner.declaredQuarts} quarts or {canner.declaredPints} pints, {canner.insideDiameterIn} in wide, {canner.insideHeightIn} in deep
+          <Words weight={700}>{canner.name}</Words>: boiling water, {canner.declaredQuarts} quarts or{' '}
+          {canner.declaredPints} pints, {canner.insideDiameterIn} in wide, {canner.insideHeightIn} in deep
         </Words>
       ))}
       <Words tone="ink-2">
@@ -66,9 +72,14 @@ function TestedTimes() {
   const { altitudeFt } = useHousehold().household;
   return (
     <View>
-      <Heading className="pb-1">Tested times{altitudeFt === null ? ', by band' : ` at ${altitudeFt.toLocaleString('en-US')} ft`}</Heading>
+      <Heading className="pb-1">
+        Tested times{altitudeFt === null ? ', by band' : ` at ${altitudeFt.toLocaleString('en-US')} ft`}
+      </Heading>
       {PRODUCTS.map((product) => {
-        const rows = (['quart', 'pint'] as const).map((jar) => ({ jar, row: findTestedRow({ product: product.product, pack: product.pack, jar, method: 'boiling-water' }) }));
+        const rows = (['quart', 'pint'] as const).map((jar) => ({
+          jar,
+          row: findTestedRow({ product: product.product, pack: product.pack, jar, method: 'boiling-water' }),
+        }));
         const source = rows.map(({ row }) => (row.kind === 'testedRow' ? sourceLine(row) : '')).find(Boolean);
         return (
           <View key={product.product} className="border-t border-hair py-2">
@@ -79,7 +90,11 @@ function TestedTimes() {
                   <JarDrawing size={jar} quartPx={30} look="here" {...hueOfProduct(product.product)} />
                   <Words>
                     <Words size="lead" weight={800}>
-                      {row.kind === 'refusal' ? 'none' : altitudeFt === null ? row.bandMinutes.join(' ') : row.bandMinutes[altitudeBand(altitudeFt).index]}
+                      {row.kind === 'refusal'
+                        ? 'none'
+                        : altitudeFt === null
+                          ? row.bandMinutes.join(' ')
+                          : row.bandMinutes[altitudeBand(altitudeFt).index]}
                     </Words>{' '}
                     min, {JARS[jar].several}
                   </Words>
@@ -93,7 +108,8 @@ function TestedTimes() {
         );
       })}
       <Words tone="ink-2" className="border-t border-hair pt-3">
-        Times hold only for the food, jar and pack they were tested with. Your local extension office and codes come first.
+        Times hold only for the food, jar and pack they were tested with. Your local extension office and codes come
+        first.
       </Words>
     </View>
   );

@@ -29,7 +29,12 @@ export function HouseholdScreen() {
   };
   const band = altitude.kind === 'set' ? altitudeBand(altitude.altitudeFt) : undefined;
   return (
-    <Screen station="bench" title="The kitchen" backTo="/bench" foot={<Key tall words="Save" disabled={altitude.kind === 'slip'} onPress={save} />}>
+    <Screen
+      station="bench"
+      title="The kitchen"
+      backTo="/bench"
+      foot={<Key tall words="Save" disabled={altitude.kind === 'slip'} onPress={save} />}
+    >
       <View className={wide ? 'flex-row gap-10' : 'gap-6'}>
         <View className={`gap-3 ${wide ? 'flex-1' : ''}`}>
           <Field label="Household">
@@ -38,10 +43,23 @@ export function HouseholdScreen() {
           <Field label="Altitude of the kitchen">
             <View className="flex-row gap-3">
               <View className="flex-1">
-                <Typed label="Altitude of the kitchen" value={draft.altitude} onChange={(typed) => change({ altitude: typed })} numeric />
+                <Typed
+                  label="Altitude of the kitchen"
+                  value={draft.altitude}
+                  onChange={(typed) => change({ altitude: typed })}
+                  numeric
+                />
               </View>
               <View className="w-[130px]">
-                <Choice label="Feet or metres" value={draft.altitudeUnit} onChoose={(altitudeUnit) => change({ altitudeUnit })} options={[{ value: 'ft', words: 'ft' }, { value: 'm', words: 'm' }]} />
+                <Choice
+                  label="Feet or metres"
+                  value={draft.altitudeUnit}
+                  onChoose={(altitudeUnit) => change({ altitudeUnit })}
+                  options={[
+                    { value: 'ft', words: 'ft' },
+                    { value: 'm', words: 'm' },
+                  ]}
+                />
               </View>
             </View>
           </Field>
@@ -50,9 +68,14 @@ export function HouseholdScreen() {
               {altitude.sentence}
             </Words>
           )}
-          {altitude.kind === 'set' && draft.altitudeUnit === 'm' && <Words>{altitude.altitudeFt.toLocaleString('en-US')} ft, rounded up.</Words>}
+          {altitude.kind === 'set' && draft.altitudeUnit === 'm' && (
+            <Words>{altitude.altitudeFt.toLocaleString('en-US')} ft, rounded up.</Words>
+          )}
           <AltitudeBands chosen={band?.index} />
-          <Words tone="ink-2">A map with contour lines or the nearest weather station tells it. In doubt take the higher band: longer is safe, shorter is not.</Words>
+          <Words tone="ink-2">
+            A map with contour lines or the nearest weather station tells it. In doubt take the higher band: longer is
+            safe, shorter is not.
+          </Words>
         </View>
         <View className={`gap-3 ${wide ? 'flex-1' : ''}`}>
           <Heading>Canner</Heading>
@@ -60,14 +83,37 @@ export function HouseholdScreen() {
             <Typed label="Its name" value={draft.cannerName} onChange={(cannerName) => change({ cannerName })} />
           </Field>
           <View role="radiogroup" aria-label="Kind of canner" className="gap-2">
-            {household.canners[0] && <KindRow words="as it is now" chosen={draft.cannerKind === 'own'} onPress={() => chooseKind('own')} note={`${household.canners[0].insideDiameterIn} in wide, ${household.canners[0].insideHeightIn} in deep`} />}
+            {household.canners[0] && (
+              <KindRow
+                words="as it is now"
+                chosen={draft.cannerKind === 'own'}
+                onPress={() => chooseKind('own')}
+                note={`${household.canners[0].insideDiameterIn} in wide, ${household.canners[0].insideHeightIn} in deep`}
+              />
+            )}
             {CANNERS.map(({ canner, insideDiameterIn, insideHeightIn }) => (
-              <KindRow key={canner} words={canner} note={`${insideDiameterIn} in wide, ${insideHeightIn} in deep`} chosen={draft.cannerKind === canner} onPress={() => chooseKind(canner)} />
+              <KindRow
+                key={canner}
+                words={canner}
+                note={`${insideDiameterIn} in wide, ${insideHeightIn} in deep`}
+                chosen={draft.cannerKind === canner}
+                onPress={() => chooseKind(canner)}
+              />
             ))}
           </View>
           <Words>What its rack takes:</Words>
-          <Stepper label="Quarts" words={`${draft.quarts} quarts`} onLess={draft.quarts > 0 ? () => change({ quarts: draft.quarts - 1 }) : undefined} onMore={draft.quarts < 20 ? () => change({ quarts: draft.quarts + 1 }) : undefined} />
-          <Stepper label="Pints" words={`${draft.pints} pints`} onLess={draft.pints > 0 ? () => change({ pints: draft.pints - 1 }) : undefined} onMore={draft.pints < 30 ? () => change({ pints: draft.pints + 1 }) : undefined} />
+          <Stepper
+            label="Quarts"
+            words={`${draft.quarts} quarts`}
+            onLess={draft.quarts > 0 ? () => change({ quarts: draft.quarts - 1 }) : undefined}
+            onMore={draft.quarts < 20 ? () => change({ quarts: draft.quarts + 1 }) : undefined}
+          />
+          <Stepper
+            label="Pints"
+            words={`${draft.pints} pints`}
+            onLess={draft.pints > 0 ? () => change({ pints: draft.pints - 1 }) : undefined}
+            onMore={draft.pints < 30 ? () => change({ pints: draft.pints + 1 }) : undefined}
+          />
         </View>
       </View>
     </Screen>
@@ -85,7 +131,17 @@ function Field({ label, children }: { label: string; children: ReactNode }) {
   );
 }
 
-function Typed({ label, value, onChange, numeric }: { label: string; value: string; onChange: (typed: string) => void; numeric?: boolean }) {
+function Typed({
+  label,
+  value,
+  onChange,
+  numeric,
+}: {
+  label: string;
+  value: string;
+  onChange: (typed: string) => void;
+  numeric?: boolean;
+}) {
   return (
     <TextInput
       aria-label={label}
@@ -98,9 +154,25 @@ function Typed({ label, value, onChange, numeric }: { label: string; value: stri
   );
 }
 
-function KindRow({ words, note, chosen, onPress }: { words: string; note: string; chosen: boolean; onPress: () => void }) {
+function KindRow({
+  words,
+  note,
+  chosen,
+  onPress,
+}: {
+  words: string;
+  note: string;
+  chosen: boolean;
+  onPress: () => void;
+}) {
   return (
-    <Pressable role="radio" aria-checked={chosen} onPress={onPress} className={`min-h-[52px] justify-center rounded-key px-3 py-1 ${chosen ? 'bg-plate' : ''}`} style={{ boxShadow: chosen ? 'inset 0 0 0 3px #1D3F8F' : 'inset 0 0 0 2px #6C7A8C' }}>
+    <Pressable
+      role="radio"
+      aria-checked={chosen}
+      onPress={onPress}
+      className={`min-h-[52px] justify-center rounded-key px-3 py-1 ${chosen ? 'bg-plate' : ''}`}
+      style={{ boxShadow: chosen ? 'inset 0 0 0 3px #1D3F8F' : 'inset 0 0 0 2px #6C7A8C' }}
+    >
       <Words weight={chosen ? 700 : 500}>{words}</Words>
       <Words size="small" tone="ink-2">
         {note}

@@ -16,19 +16,24 @@ export interface HouseholdDraft {
   readonly pints: number;
 }
 
-export type AltitudeReading = { kind: 'set'; altitudeFt: number } | { kind: 'unset' } | { kind: 'slip'; sentence: string };
+export type AltitudeReading =
+  { kind: 'set'; altitudeFt: number } | { kind: 'unset' } | { kind: 'slip'; sentence: string };
 
 /** Altitude in feet from what was typed; metres are converted once, upwards. */
 export function readAltitude(typed: string, unit: 'ft' | 'm'): AltitudeReading {
   const reading = readNumber(typed.replace(/\s*(ft|feet|m|metres?|meters?)\.?$/i, ''));
   if (reading.kind === 'unreadable') {
     if (reading.why === 'empty') return { kind: 'unset' };
-    if (reading.why === 'negative') return { kind: 'slip', sentence: 'Below sea level? Enter 0: the first band starts there.' };
+    if (reading.why === 'negative')
+      return { kind: 'slip', sentence: 'Below sea level? Enter 0: the first band starts there.' };
     return { kind: 'slip', sentence: `"${typed}" is not an altitude. Try 3420.` };
   }
   const altitudeFt = unit === 'm' ? altitudeFtFromMetres(reading.value) : reading.value;
   if (altitudeFt <= HIGHEST_ALTITUDE_FT) return { kind: 'set', altitudeFt };
-  return { kind: 'slip', sentence: `${altitudeFt.toLocaleString('en-US')} ft is higher than any kitchen here. Is it ${unit === 'ft' ? 'feet' : 'metres'}?` };
+  return {
+    kind: 'slip',
+    sentence: `${altitudeFt.toLocaleString('en-US')} ft is higher than any kitchen here. Is it ${unit === 'ft' ? 'feet' : 'metres'}?`,
+  };
 }
 
 /** Draft of the household's settings; nothing is kept until it is saved. */

@@ -27,9 +27,23 @@ export function LoadMapDrawing({ canner, jar, jars, places, hue, pxPerIn, number
   return (
     <Svg width={width} height={size} role="img" aria-label={`${jars} of ${places} places of the rack are taken`}>
       {[-1, 1].map((side) => (
-        <Path key={side} d={`M${cx + side * (radius + 1)} ${cy - 16}h${side * 9}v32h${-side * 9}`} fill="none" stroke={COLOURS.cobalt} strokeWidth={4} strokeLinejoin="round" />
+        <Path
+          key={side}
+          d={`M${cx + side * (radius + 1)} ${cy - 16}h${side * 9}v32h${-side * 9}`}
+          fill="none"
+          stroke={COLOURS.cobalt}
+          strokeWidth={4}
+          strokeLinejoin="round"
+        />
       ))}
-      <Circle cx={cx} cy={cy} r={radius + RIM_PX / 2} fill={COLOURS.water} stroke={COLOURS.cobalt} strokeWidth={RIM_PX} />
+      <Circle
+        cx={cx}
+        cy={cy}
+        r={radius + RIM_PX / 2}
+        fill={COLOURS.water}
+        stroke={COLOURS.cobalt}
+        strokeWidth={RIM_PX}
+      />
       <Circle cx={cx} cy={cy} r={radius - 1} fill="none" stroke={COLOURS.white} strokeWidth={1.4} />
       <Defs>
         <ClipPath id={`wires-${jars}-${places}-${pxPerIn}`}>
@@ -38,19 +52,45 @@ export function LoadMapDrawing({ canner, jar, jars, places, hue, pxPerIn, number
       </Defs>
       <G clipPath={`url(#wires-${jars}-${places}-${pxPerIn})`}>
         {WIRES.map((part) => (
-          <Line key={part} x1={cx + part * radius} y1={cy - radius} x2={cx + part * radius} y2={cy + radius} stroke={COLOURS.hair} strokeWidth={2} />
+          <Line
+            key={part}
+            x1={cx + part * radius}
+            y1={cy - radius}
+            x2={cx + part * radius}
+            y2={cy + radius}
+            stroke={COLOURS.hair}
+            strokeWidth={2}
+          />
         ))}
       </G>
       {loadMap(canner, jar, places).map(({ x, y, radiusIn }, i) => {
         const at = { cx: cx + x * pxPerIn, cy: cy + y * pxPerIn };
         const r = radiusIn * pxPerIn;
-        if (i >= jars) return <Circle key={i} {...at} r={r - 1} fill={COLOURS.plate} stroke={COLOURS.ink} strokeWidth={1.6} strokeDasharray="4 3" />;
+        if (i >= jars)
+          return (
+            <Circle
+              key={i}
+              {...at}
+              r={r - 1}
+              fill={COLOURS.plate}
+              stroke={COLOURS.ink}
+              strokeWidth={1.6}
+              strokeDasharray="4 3"
+            />
+          );
         return (
           <Fragment key={i}>
             <Circle {...at} r={r - 1} fill={hue} stroke={COLOURS.ink} strokeWidth={1.6} />
             <Circle {...at} r={r * 0.7} fill={COLOURS.plate} stroke={COLOURS.ink} strokeWidth={1.2} />
             {numbered && (
-              <SvgText x={at.cx} y={at.cy + 5} fontSize={15} fontFamily="Atkinson700" fill={COLOURS.ink} textAnchor="middle">
+              <SvgText
+                x={at.cx}
+                y={at.cy + 5}
+                fontSize={15}
+                fontFamily="Atkinson700"
+                fill={COLOURS.ink}
+                textAnchor="middle"
+              >
                 {i + 1}
               </SvgText>
             )}

@@ -49,7 +49,10 @@ function Load({ running }: { running: RunningLoad }) {
   const canner = household.canners.find(({ id }) => id === batch.cannerId);
   const capacity = canner && capacityOf(canner, batch.jar);
   const places = capacity?.kind === 'holds' ? Math.max(capacity.jars, load.jars) : load.jars;
-  const busy = useLoads().find((other) => other.batch.cannerId === batch.cannerId && other.load.id !== load.id && IN_CANNER.includes(other.state.phase));
+  const busy = useLoads().find(
+    (other) =>
+      other.batch.cannerId === batch.cannerId && other.load.id !== load.id && IN_CANNER.includes(other.state.phase),
+  );
   const row = findTestedRow({ ...batch });
   const planned = state.phase === 'planned';
   const toKitchen = () => router.navigate({ pathname: '/kitchen/[loadId]', params: { loadId: load.id } });
@@ -71,7 +74,12 @@ function Load({ running }: { running: RunningLoad }) {
                 {canner?.name} still holds load {busy.load.number}: {PHASE_WORDS[busy.state.phase].toLowerCase()}.
               </Words>
             )}
-            <Key tall words={`${countJars(jars, batch.jar)} ${jars === 1 ? 'is' : 'are'} in, heat it`} disabled={busy !== undefined} onPress={start} />
+            <Key
+              tall
+              words={`${countJars(jars, batch.jar)} ${jars === 1 ? 'is' : 'are'} in, heat it`}
+              disabled={busy !== undefined}
+              onPress={start}
+            />
           </View>
         ) : (
           <Key tall words={`${PHASE_WORDS[state.phase]}: see the clock`} onPress={toKitchen} />
@@ -80,7 +88,15 @@ function Load({ running }: { running: RunningLoad }) {
     >
       <View className={wide ? 'flex-row gap-10' : 'gap-4'}>
         <View className={wide ? 'w-[520px]' : ''}>
-          {canner && <LoadPlate canner={canner} running={running} jars={jars} places={places} onJars={planned ? setJars : undefined} />}
+          {canner && (
+            <LoadPlate
+              canner={canner}
+              running={running}
+              jars={jars}
+              places={places}
+              onJars={planned ? setJars : undefined}
+            />
+          )}
         </View>
         <View className="flex-1 gap-4">
           {row.kind === 'testedRow' && (
@@ -109,13 +125,21 @@ function LoadPlate({ canner, running: { batch }, jars, places, onJars }: LoadPla
   const { width } = useWindowDimensions();
   const colours = hueOfProduct(batch.product);
   const depth = waterDepth(canner, batch.jar, batch.processMinutes);
-  const pxPerIn = Math.min(width < 1000 ? 190 : 230, width * 0.5) / canner.insideDiameterIn;
+  const pxPerIn = (width < 1000 ? Math.min(170, width * 0.45) : 230) / canner.insideDiameterIn;
   const spacers = places - jars;
   const { several } = JARS[batch.jar];
   return (
     <Plate className="gap-3">
-      <View className="flex-row gap-2">
-        <LoadMapDrawing canner={canner} jar={batch.jar} jars={jars} places={places} hue={colours.hue} pxPerIn={pxPerIn} numbered />
+      <View className="-ml-2 flex-row gap-2">
+        <LoadMapDrawing
+          canner={canner}
+          jar={batch.jar}
+          jars={jars}
+          places={places}
+          hue={colours.hue}
+          pxPerIn={pxPerIn}
+          numbered
+        />
         <View className="flex-1 gap-2 pt-1">
           <Words>
             <Words size="figure" weight={800}>
@@ -126,9 +150,17 @@ function LoadPlate({ canner, running: { batch }, jars, places, onJars }: LoadPla
               {jars === 1 ? JARS[batch.jar].one : several}
             </Words>
           </Words>
-          {onJars && <Stepper label="Jars that went in" onLess={jars > 1 ? () => onJars(jars - 1) : undefined} onMore={jars < places ? () => onJars(jars + 1) : undefined} />}
+          {onJars && (
+            <Stepper
+              label="Jars that went in"
+              onLess={jars > 1 ? () => onJars(jars - 1) : undefined}
+              onMore={jars < places ? () => onJars(jars + 1) : undefined}
+            />
+          )}
           <Words size="label" tone="ink-2">
-            {spacers === 0 ? 'Full: no spacers.' : `${spacers} ${spacers === 1 ? 'spacer' : 'spacers'}: jars of water, so that none tips.`}
+            {spacers === 0
+              ? 'Full: no spacers.'
+              : `${spacers} ${spacers === 1 ? 'spacer' : 'spacers'}: jars of water, so that none tips.`}
           </Words>
         </View>
       </View>

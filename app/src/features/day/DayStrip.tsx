@@ -12,7 +12,7 @@ import { type Day, type DayLoad } from './useDay';
 
 const MINUTE_MS = 60_000;
 const GUTTER_PX = 54;
-const STEPS_PX = 136;
+const STEPS_PX = 150;
 const LANE_PX = 14;
 
 /** The day from top to bottom: clock, hands, pots on the stove, the canner with its loads, the likely end. */
@@ -31,10 +31,10 @@ export function DayStrip({ day, now }: { day: Day; now: number }) {
         <Words size="label" weight={700} style={{ width: stoveX - GUTTER_PX }}>
           Hands
         </Words>
-        <Words size="label" weight={700} style={{ width: cannerX - stoveX }} numberOfLines={1}>
+        <Words size="label" weight={700} className="absolute top-2" style={{ left: stoveX - 14 }}>
           Pots
         </Words>
-        <Words size="label" weight={700}>
+        <Words size="label" weight={700} className="absolute top-2" style={{ left: cannerX + 8 }}>
           Canner
         </Words>
       </View>
@@ -42,9 +42,20 @@ export function DayStrip({ day, now }: { day: Day; now: number }) {
         <Hours day={day} />
         {stepLines(day.tasks).map(({ entry, works, y, height, wordsY }) => (
           <View key={entry.task.id}>
-            {works && <View className="absolute rounded-[2px] bg-ink" style={{ left: GUTTER_PX, top: y, width: 11, height: Math.max(3, height - 2) }} />}
+            {works && (
+              <View
+                className="absolute rounded-[2px] bg-ink"
+                style={{ left: GUTTER_PX, top: y, width: 11, height: Math.max(3, height - 2) }}
+              />
+            )}
             <View className="absolute flex-row" style={{ left: GUTTER_PX + 16, top: wordsY, width: STEPS_PX + 4 }}>
-              <Words size="small" weight={works ? 600 : 400} tone={works ? 'ink' : 'ink-2'} numberOfLines={1} style={{ lineHeight: 17 }}>
+              <Words
+                size="small"
+                weight={works ? 600 : 400}
+                tone={works ? 'ink' : 'ink-2'}
+                numberOfLines={1}
+                style={{ lineHeight: 17 }}
+              >
                 {entry.task.words}
               </Words>
             </View>
@@ -54,14 +65,23 @@ export function DayStrip({ day, now }: { day: Day; now: number }) {
           <View
             key={`pot ${entry.task.id}`}
             className="absolute rounded-[4px] border-2 border-ink-2"
-            style={{ left: stoveX + lane * (LANE_PX + 3), top: yOf(entry.startMin), width: LANE_PX, height: (entry.endMin - entry.startMin) * PX_PER_MIN - 1 }}
+            style={{
+              left: stoveX + lane * (LANE_PX + 3),
+              top: yOf(entry.startMin),
+              width: LANE_PX,
+              height: (entry.endMin - entry.startMin) * PX_PER_MIN - 1,
+            }}
           />
         ))}
         <View className="absolute bottom-0 top-0" style={{ left: cannerX, right: 12 }}>
           {day.tasks
             .filter(({ task }) => task.kind === 'preheat')
             .map(({ task, startMin, endMin: end }) => (
-              <View key={task.id} className="absolute left-0 right-0 flex-row items-center justify-center gap-2 rounded-[6px] border-2 border-dashed border-heat" style={{ top: yOf(startMin), height: (end - startMin) * PX_PER_MIN - 2 }}>
+              <View
+                key={task.id}
+                className="absolute left-0 right-0 flex-row items-center justify-center gap-2 rounded-[6px] border-2 border-dashed border-heat"
+                style={{ top: yOf(startMin), height: (end - startMin) * PX_PER_MIN - 2 }}
+              >
                 <HeatSign phase="heating" size={20} />
                 <Words size="label" weight={600}>
                   Water on
@@ -132,28 +152,38 @@ function LoadBlock({ load, day }: { load: DayLoad; day: Day }) {
       className="absolute left-0 right-0"
       style={{ top: yOf(loading.startMin), opacity: done ? 0.6 : 1 }}
     >
-      <View className="absolute bottom-0 left-0 top-0 w-[5px]" style={{ backgroundColor: hueOfProduct(load.batch.product).hue }} />
+      <View
+        className="absolute bottom-0 left-0 top-0 w-[5px]"
+        style={{ backgroundColor: hueOfProduct(load.batch.product).hue }}
+      />
       <View className="ml-[7px]">
         <View className="border-2 border-b-0 border-heat bg-heat-wash px-1" style={{ height: heatPx }}>
           <View className="flex-row items-center gap-1">
-            <View className="h-[18px] w-[18px] items-center justify-center rounded-full bg-ink">
+            <View className="h-[17px] w-[17px] items-center justify-center rounded-full bg-ink">
               <Words size="note" weight={700} tone="white">
                 {load.number}
               </Words>
             </View>
-            <Words size="label" weight={700} numberOfLines={1} className="shrink">
+            <Words size="label" weight={700} numberOfLines={1} className="shrink" style={{ lineHeight: 17 }}>
               {jars}
             </Words>
           </View>
-          {heatPx > 34 && (
+          {heatPx > 30 && (
             <View className="flex-row items-center gap-1">
-              <HeatSign phase="heating" size={16} />
-              <Words size="small">heats</Words>
+              <HeatSign phase="heating" size={13} />
+              <Words size="note" style={{ lineHeight: 14 }}>
+                heats
+              </Words>
             </View>
           )}
         </View>
         <View className="items-center justify-center bg-boil-t" style={{ height: boilPx }}>
-          <Words size={boilPx > 60 ? 'figure' : 'head'} weight={800} tone="white" style={{ lineHeight: boilPx > 60 ? 40 : 22 }}>
+          <Words
+            size={boilPx > 60 ? 'figure' : 'head'}
+            weight={800}
+            tone="white"
+            style={{ lineHeight: boilPx > 60 ? 40 : 22 }}
+          >
             {load.batch.processMinutes}
           </Words>
           {boilPx > 36 && (
@@ -162,7 +192,10 @@ function LoadBlock({ load, day }: { load: DayLoad; day: Day }) {
             </Words>
           )}
         </View>
-        <View className="justify-center" style={{ height: (rest.endMin - rest.startMin) * PX_PER_MIN, backgroundColor: COLOURS.rest }}>
+        <View
+          className="justify-center"
+          style={{ height: (rest.endMin - rest.startMin) * PX_PER_MIN, backgroundColor: COLOURS.rest }}
+        >
           <View className="mx-2 h-[2px] bg-white" />
         </View>
         <View className="flex-row items-center gap-1 pt-[1px]">
@@ -182,7 +215,10 @@ function Finish({ day }: { day: Day }) {
   return (
     <>
       <View className="absolute h-[4px] bg-cobalt" style={{ left: GUTTER_PX, right: 0, top: y }} />
-      <View className="absolute border-r-2 border-dashed border-cobalt" style={{ right: 14, top: y, height: lateY - y }} />
+      <View
+        className="absolute border-r-2 border-dashed border-cobalt"
+        style={{ right: 14, top: y, height: lateY - y }}
+      />
       <View className="absolute w-[50px] items-end" style={{ top: y - 8 }}>
         <Words size="label" weight={800} style={{ lineHeight: 18 }}>
           {format(day.likelyAt, 'h:mm')}

@@ -52,9 +52,20 @@ function PlannedDay({ day }: { day: Day }) {
     <Screen
       station="plan"
       title={`${weekday(day.startAt)}, ${count}`}
-      note={next ? `Likely ${clockTime(day.likelyAt)}, 9 in 10 by ${clockTime(day.lateAt)}` : 'All loads are out of the canner.'}
+      note={
+        next
+          ? `Likely ${clockTime(day.likelyAt)}, 9 in 10 by ${clockTime(day.lateAt)}`
+          : 'All loads are out of the canner.'
+      }
       bleed
-      headSide={next && <Key words={next.phase === 'planned' ? (next.number === 1 ? 'Start' : `Load ${next.number}`) : 'Clock'} onPress={open} />}
+      headSide={
+        next && (
+          <Key
+            words={next.phase === 'planned' ? (next.number === 1 ? 'Start' : `Load ${next.number}`) : 'Clock'}
+            onPress={open}
+          />
+        )
+      }
     >
       <Words size="label" tone="ink-2" className={`pb-2 ${wide ? 'px-8' : 'px-4'}`}>
         Solid: your hands. Hollow: it waits. Tap a load to open it.
@@ -83,7 +94,12 @@ function LoadRow({ load, day }: { load: DayLoad; day: Day }) {
   return (
     <Pressable
       role="link"
-      onPress={() => router.navigate({ pathname: toKitchen ? '/kitchen/[loadId]' : '/plan/load/[loadId]', params: { loadId: load.id } })}
+      onPress={() =>
+        router.navigate({
+          pathname: toKitchen ? '/kitchen/[loadId]' : '/plan/load/[loadId]',
+          params: { loadId: load.id },
+        })
+      }
       className="min-h-[64px] flex-row items-center gap-3 border-t border-hair py-2"
     >
       <HeatSign phase={load.phase} size={24} />
@@ -96,7 +112,13 @@ function LoadRow({ load, day }: { load: DayLoad; day: Day }) {
           {load.phase === 'planned' ? `, in at ${at}` : ''}. {load.batch.processMinutes} min.
         </Words>
       </View>
-      <JarTray size={load.batch.jar} jars={load.jars} places={load.jars} quartPx={20} {...hueOfProduct(load.batch.product)} />
+      <JarTray
+        size={load.batch.jar}
+        jars={load.jars}
+        places={load.jars}
+        quartPx={20}
+        {...hueOfProduct(load.batch.product)}
+      />
     </Pressable>
   );
 }
@@ -104,7 +126,9 @@ function LoadRow({ load, day }: { load: DayLoad; day: Day }) {
 /** A batch that has not begun can be given up; its produce is on hand again. */
 function GiveUp({ day }: { day: Day }) {
   const enter = useHouseholdStore((store) => store.enter);
-  const idle = day.batches.filter((batch) => day.loads.every((load) => load.batch !== batch || load.phase === 'planned'));
+  const idle = day.batches.filter((batch) =>
+    day.loads.every((load) => load.batch !== batch || load.phase === 'planned'),
+  );
   return (
     <View className="gap-2 pt-3">
       {idle.map((batch) => (

@@ -1,4 +1,4 @@
-import { BURNERS, HANDS, type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { BURNERS, type DayTask, HANDS, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 
 /** Scale of the strip; below this words of short steps would lie on each other. */
 export const PX_PER_MIN = 1.45;
@@ -20,7 +20,9 @@ export interface StepLine {
 
 /** What hands do and what simmers or stands meanwhile, each with room for its words. */
 export function stepLines(tasks: readonly ScheduledTask[]): StepLine[] {
-  const shown = tasks.filter(({ task }) => (task.needs[HANDS] ?? 0) > 0 || task.kind === 'prepare');
+  const shown = tasks.filter(
+    ({ task }) => (task.needs[HANDS] ?? 0) > 0 || (task.kind === 'prepare' && isWaitAlone(task, tasks)),
+  );
   let free = -Infinity;
   return shown.map((entry) => {
     const y = yOf(entry.startMin);
@@ -31,10 +33,17 @@ export function stepLines(tasks: readonly ScheduledTask[]): StepLine[] {
   });
 }
 
+/** A wait with a hands-on part of its own is already named there. */
+function isWaitAlone(task: DayTask, tasks: readonly ScheduledTask[]): boolean {
+  return !tasks.some(({ task: other }) => other !== task && other.loadId === task.loadId && other.words === task.words);
+}
+
 /** Pots on the stove apart from the canner, each in the first free lane. */
 export function stoveLanes(tasks: readonly ScheduledTask[]): { entry: ScheduledTask; lane: number }[] {
   const ends: number[] = [];
-  const pots = tasks.filter(({ task }) => (task.needs[BURNERS] ?? 0) > 0 && !Object.keys(task.needs).some((id) => id.startsWith('canner ')));
+  const pots = tasks.filter(
+    ({ task }) => (task.needs[BURNERS] ?? 0) > 0 && !Object.keys(task.needs).some((id) => id.startsWith('canner ')),
+  );
   return pots.map((entry) => {
     const found = ends.findIndex((end) => end <= entry.startMin + 1e-6);
     const lane = found < 0 ? ends.length : found;

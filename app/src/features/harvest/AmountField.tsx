@@ -16,7 +16,10 @@ interface AmountFieldProps {
 /** A figure being typed, with the keypad or a keyboard; the phone's own keyboard stays away. */
 export function AmountField({ label, typed, unitWords, active, large, wrong, onFocus, onChange }: AmountFieldProps) {
   return (
-    <View className={`${large ? 'flex-[1.5]' : 'flex-1'} rounded-key bg-plate px-3 pb-1 pt-1`} style={{ boxShadow: active ? '0 0 0 3px #1D3F8F' : `0 0 0 2px ${wrong ? COLOURS.ink : COLOURS.keyEdge}` }}>
+    <View
+      className={`${large ? 'flex-[1.5]' : 'flex-1'} rounded-key bg-plate px-3 pb-1 pt-1`}
+      style={{ boxShadow: active ? '0 0 0 3px #1D3F8F' : `0 0 0 2px ${wrong ? COLOURS.ink : COLOURS.keyEdge}` }}
+    >
       <Words size="small" tone="ink-2" weight={active ? 700 : 400}>
         {label}
       </Words>
@@ -29,7 +32,17 @@ export function AmountField({ label, typed, unitWords, active, large, wrong, onF
           inputMode="none"
           autoComplete="off"
           className="min-w-0 flex-1 font-heavy text-ink"
-          style={{ fontSize: typed.length > 6 ? 26 : large ? 46 : 36, lineHeight: large ? 54 : 54, height: 54, outlineWidth: 0, caretColor: COLOURS.cobalt, fontVariant: ['tabular-nums'], padding: 0 } as object}
+          style={
+            {
+              fontSize: typed.length > 6 ? 26 : large ? 46 : 36,
+              lineHeight: large ? 54 : 54,
+              height: 54,
+              outlineWidth: 0,
+              caretColor: COLOURS.cobalt,
+              fontVariant: ['tabular-nums'],
+              padding: 0,
+            } as object
+          }
         />
         <Words size="lead" weight={700}>
           {unitWords}

@@ -15,7 +15,8 @@ export function CropRow({ item, now }: { item: CropOnHand; now: number }) {
   const { crop, massKg, softKg, lots } = item;
   const { name } = cropRow(crop);
   const place = [...new Set(lots.map((lot) => PLACE_WORDS[lot.place]))].join(', ');
-  const parts = softKg > 0.01 && massKg - softKg > 0.01 ? `${pounds(massKg - softKg)} sound, ${pounds(softKg)} soft` : place;
+  const parts =
+    softKg > 0.01 && massKg - softKg > 0.01 ? `${pounds(massKg - softKg)} sound, ${pounds(softKg)} soft` : place;
   return (
     <Pressable
       role="link"
@@ -41,7 +42,12 @@ export function CropRow({ item, now }: { item: CropOnHand; now: number }) {
       </View>
       <View className="gap-[1px] pt-1">
         {lots.map((lot) => (
-          <Fuse key={`${lot.pickId} ${lot.ripeness}`} hue={hueOfCrop(crop).hue} daysInAll={lot.keepsDays} {...keepingOf(lot, now)} />
+          <Fuse
+            key={`${lot.pickId} ${lot.ripeness}`}
+            hue={hueOfCrop(crop).hue}
+            daysInAll={lot.keepsDays}
+            {...keepingOf(lot, now)}
+          />
         ))}
       </View>
     </Pressable>

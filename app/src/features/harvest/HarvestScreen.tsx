@@ -31,7 +31,11 @@ export function HarvestScreen() {
         {crops.map((item) => (
           <CropRow key={item.crop} item={item} now={now} />
         ))}
-        {crops.length === 0 && <Words className="py-4">Write down the first basket, and Hoddle says what it makes and how long it keeps.</Words>}
+        {crops.length === 0 && (
+          <Words className="py-4">
+            Write down the first basket, and Hoddle says what it makes and how long it keeps.
+          </Words>
+        )}
         {latest.length > 0 && <Heading className="pb-1 pt-5">Picked lately</Heading>}
         {latest.map((pick) => (
           <View key={pick.id} className="min-h-[56px] flex-row items-center gap-3 border-t border-hair py-1">

@@ -52,10 +52,33 @@ export function PickScreen() {
       foot={<PickFoot draft={draft} reading={reading} asked={asked} now={now} onSave={save} />}
     >
       <View className="max-w-[560px] gap-[10px]">
-        <CropKeys crops={allCrops ? CROPS.map(({ crop }) => crop) : recent} crop={draft.crop} onChoose={(crop) => change({ crop })} onAll={allCrops ? undefined : () => setAllCrops(true)} />
+        <CropKeys
+          crops={allCrops ? CROPS.map(({ crop }) => crop) : recent}
+          crop={draft.crop}
+          onChoose={(crop) => change({ crop })}
+          onAll={allCrops ? undefined : () => setAllCrops(true)}
+        />
         <View className="flex-row gap-[10px]">
-          <AmountField label="Picked" large typed={draft.amount} unitWords={UNIT_WORDS[draft.unit][1]} active={field === 'amount'} wrong={reading.kind === 'slip' && reading.field === 'amount'} onFocus={() => setField('amount')} onChange={(amount) => change({ amount })} />
-          <AmountField label="of it soft" large={false} typed={draft.soft} unitWords={draft.unit === 'kg' ? 'kg' : draft.unit === 'lb' ? 'lb' : ''} active={field === 'soft'} wrong={reading.kind === 'slip' && reading.field === 'soft'} onFocus={() => setField('soft')} onChange={(soft) => change({ soft })} />
+          <AmountField
+            label="Picked"
+            large
+            typed={draft.amount}
+            unitWords={UNIT_WORDS[draft.unit][1]}
+            active={field === 'amount'}
+            wrong={reading.kind === 'slip' && reading.field === 'amount'}
+            onFocus={() => setField('amount')}
+            onChange={(amount) => change({ amount })}
+          />
+          <AmountField
+            label="of it soft"
+            large={false}
+            typed={draft.soft}
+            unitWords={draft.unit === 'kg' ? 'kg' : draft.unit === 'lb' ? 'lb' : ''}
+            active={field === 'soft'}
+            wrong={reading.kind === 'slip' && reading.field === 'soft'}
+            onFocus={() => setField('soft')}
+            onChange={(soft) => change({ soft })}
+          />
         </View>
         <UnitKeys unit={draft.unit} onChoose={(unit) => change({ unit })} />
         <Keypad onPress={press} />
@@ -101,7 +124,7 @@ interface CropKeysProps {
 
 function CropKeys({ crops, crop, onChoose, onAll }: CropKeysProps) {
   return (
-    <View role="radiogroup" aria-label="Crop" className="flex-row flex-wrap gap-[6px]">
+    <View role="radiogroup" aria-label="Crop" className="flex-row flex-wrap gap-[5px]">
       {crops.map((candidate) => {
         const chosen = candidate === crop;
         const name = CROPS.find((row) => row.crop === candidate)?.name ?? '';
@@ -111,18 +134,28 @@ function CropKeys({ crops, crop, onChoose, onAll }: CropKeysProps) {
             role="radio"
             aria-checked={chosen}
             onPress={() => onChoose(candidate)}
-            className={`h-[78px] w-[67px] grow items-center justify-center rounded-key ${chosen ? 'bg-plate' : ''}`}
+            className={`h-[78px] w-[64px] grow items-center justify-center rounded-key ${chosen ? 'bg-plate' : ''}`}
             style={{ boxShadow: chosen ? 'inset 0 0 0 3px #1D3F8F' : 'inset 0 0 0 2px #6C7A8C' }}
           >
             <CropGlyph crop={candidate} size={30} />
-            <Words size="small" weight={chosen ? 700 : 500} className="px-1 text-center" style={{ lineHeight: 15, fontSize: 13.5 }}>
+            <Words
+              size="small"
+              weight={chosen ? 700 : 500}
+              className="px-1 text-center"
+              style={{ lineHeight: 15, fontSize: 13.5 }}
+            >
               {name}
             </Words>
           </Pressable>
         );
       })}
       {onAll && (
-        <Pressable role="button" onPress={onAll} className="h-[78px] w-[67px] grow items-center justify-center rounded-key" style={{ boxShadow: 'inset 0 0 0 2px #6C7A8C' }}>
+        <Pressable
+          role="button"
+          onPress={onAll}
+          className="h-[78px] w-[64px] grow items-center justify-center rounded-key"
+          style={{ boxShadow: 'inset 0 0 0 2px #6C7A8C' }}
+        >
           <Words size="small" weight={700} tone="cobalt" className="text-center" style={{ lineHeight: 17 }}>
             All {CROPS.length} crops
           </Words>
@@ -142,7 +175,12 @@ interface FootProps {
 
 /** What is wrong, or what it will be: how long it keeps and how many jars it likely makes. */
 function PickFoot({ draft, reading, asked, now, onSave }: FootProps) {
-  const slip = reading.kind === 'slip' ? reading.sentence : asked && reading.kind === 'empty' ? 'How much came in? Type an amount first.' : undefined;
+  const slip =
+    reading.kind === 'slip'
+      ? reading.sentence
+      : asked && reading.kind === 'empty'
+        ? 'How much came in? Type an amount first.'
+        : undefined;
   return (
     <View className="gap-2">
       {slip !== undefined && (
@@ -162,7 +200,15 @@ function PickFoot({ draft, reading, asked, now, onSave }: FootProps) {
   );
 }
 
-function Outlook({ draft, reading, now }: { draft: PickDraft; reading: Extract<DraftReading, { kind: 'ready' }>; now: number }) {
+function Outlook({
+  draft,
+  reading,
+  now,
+}: {
+  draft: PickDraft;
+  reading: Extract<DraftReading, { kind: 'ready' }>;
+  now: number;
+}) {
   const pick = pickFrom(draft, reading, '', now);
   const { until } = keepsUntil(pick, pick.softKg > 0 ? 'soft' : 'sound');
   const product = PRODUCTS.find(({ crops }) => crops.includes(draft.crop));
@@ -173,7 +219,11 @@ function Outlook({ draft, reading, now }: { draft: PickDraft; reading: Extract<D
       <Words weight={700}>
         {start} {now > until ? 'today' : weekday(until)}
       </Words>
-      <Words>{estimate?.kind === 'estimate' && product ? `Likely ${countJars(estimate.jars.p50, 'quart')} ${product.shortName}` : 'No tested product for it in Hoddle yet.'}</Words>
+      <Words>
+        {estimate?.kind === 'estimate' && product
+          ? `Likely ${countJars(estimate.jars.p50, 'quart')} ${product.shortName}`
+          : 'No tested product for it in Hoddle yet.'}
+      </Words>
     </View>
   );
 }

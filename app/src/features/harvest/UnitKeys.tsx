@@ -31,7 +31,13 @@ export function UnitKeys({ unit, onChoose }: { unit: HarvestUnit; onChoose: (uni
             <View className="flex-1 items-center justify-end pb-[2px]">
               <MeasureDrawing unit={candidate} line={chosen ? COLOURS.white : COLOURS.ink} />
             </View>
-            <Words size="small" weight={chosen ? 700 : 500} tone={chosen ? 'white' : 'ink'} className="text-center" style={{ lineHeight: 15, minHeight: 15 }}>
+            <Words
+              size="small"
+              weight={chosen ? 700 : 500}
+              tone={chosen ? 'white' : 'ink'}
+              className="text-center"
+              style={{ lineHeight: 15, minHeight: 15 }}
+            >
               {SHORT_WORDS[candidate]}
             </Words>
           </Pressable>
@@ -42,7 +48,13 @@ export function UnitKeys({ unit, onChoose }: { unit: HarvestUnit; onChoose: (uni
 }
 
 function MeasureDrawing({ unit, line }: { unit: HarvestUnit; line: string }) {
-  const stroke = { stroke: line, strokeWidth: 1.8, fill: 'none', strokeLinejoin: 'round', strokeLinecap: 'round' } as const;
+  const stroke = {
+    stroke: line,
+    strokeWidth: 1.8,
+    fill: 'none',
+    strokeLinejoin: 'round',
+    strokeLinecap: 'round',
+  } as const;
   switch (unit) {
     case 'lb':
     case 'kg': {

@@ -2,17 +2,25 @@ import { type Lot } from '@hoddle/core/harvest/onHand';
 import { type Place } from '@hoddle/core/harvest/pick';
 import { pounds } from '@/ui/amountWords';
 import { weekday } from '@/ui/clockWords';
-import { format } from 'date-fns';
+import { format, isSameDay } from 'date-fns';
 
 const DAY_MS = 24 * 60 * 60_000;
 
-export const PLACE_WORDS: Readonly<Record<Place, string>> = { counter: 'On the counter', cool: 'In the cool room', refrigerator: 'In the refrigerator' };
+export const PLACE_WORDS: Readonly<Record<Place, string>> = {
+  counter: 'On the counter',
+  cool: 'In the cool room',
+  refrigerator: 'In the refrigerator',
+};
 
 /** How long a lot still keeps, in days and in words: "12 lb soft, use by Sunday", "Thursday", "past its time". */
 export function keepingOf(lot: Lot, now: number): { daysLeft: number; words: string; urgent: boolean } {
   const daysLeft = (lot.until - now) / DAY_MS;
-  const day = daysLeft <= 6 ? weekday(lot.until) : format(lot.until, 'd MMM');
+  const day = isSameDay(lot.until, now) ? 'today' : daysLeft <= 6 ? weekday(lot.until) : format(lot.until, 'd MMM');
   const start = lot.ripeness === 'soft' ? `${pounds(lot.massKg)} soft, ` : '';
   if (daysLeft <= 0) return { daysLeft: 0, words: `${start}past its time`, urgent: true };
-  return { daysLeft, words: lot.ripeness === 'soft' ? `${start}by ${day}` : day, urgent: daysLeft <= 1 };
+  return {
+    daysLeft,
+    words: lot.ripeness === 'soft' ? `${start}${day === 'today' ? day : `by ${day}`}` : day,
+    urgent: daysLeft <= 1,
+  };
 }

@@ -15,7 +15,10 @@ export interface CropOnHand {
 export function useOnHand(): CropOnHand[] {
   const { picks, batches } = useHousehold();
   return useMemo(() => {
-    const lots = onHand(picks, batches.flatMap(({ uses }) => uses));
+    const lots = onHand(
+      picks,
+      batches.flatMap(({ uses }) => uses),
+    );
     const crops = [...new Set(lots.map((lot) => lot.crop))];
     return crops.map((crop) => {
       const own = lots.filter((lot) => lot.crop === crop);

@@ -27,23 +27,32 @@ const DAY_MS = 24 * 60 * 60_000;
 /** Reads a draft: a mass, nothing yet, or what is wrong in one sentence. */
 export function readDraft(draft: PickDraft): DraftReading {
   const whole = readField(draft.amount, draft);
-  if (whole.kind !== 'mass') return whole.kind === 'empty' ? whole : { kind: 'slip', field: 'amount', sentence: whole.sentence };
+  if (whole.kind !== 'mass')
+    return whole.kind === 'empty' ? whole : { kind: 'slip', field: 'amount', sentence: whole.sentence };
   const soft = readField(draft.soft, draft);
   if (soft.kind === 'slip') return { kind: 'slip', field: 'soft', sentence: soft.sentence };
   const softKg = soft.kind === 'mass' ? soft.massKg : 0;
   if (softKg > whole.massKg + 1e-9) {
-    return { kind: 'slip', field: 'soft', sentence: `More soft than picked: of ${whole.told} at most all can be soft.` };
+    return {
+      kind: 'slip',
+      field: 'soft',
+      sentence: `More soft than picked: of ${whole.told} at most all can be soft.`,
+    };
   }
   return { kind: 'ready', massKg: whole.massKg, softKg: Math.min(softKg, whole.massKg), told: whole.told };
 }
 
-type FieldReading = { kind: 'mass'; massKg: number; told: string } | { kind: 'empty' } | { kind: 'slip'; sentence: string };
+type FieldReading =
+  { kind: 'mass'; massKg: number; told: string } | { kind: 'empty' } | { kind: 'slip'; sentence: string };
 
 function readField(typed: string, { crop, unit }: PickDraft): FieldReading {
   const reading = readAmount(typed, unit);
   if (reading.kind === 'unreadable') {
     if (reading.why === 'empty') return { kind: 'empty' };
-    const sentence = reading.why === 'negative' ? 'Less than nothing cannot be picked.' : `"${typed}" is not an amount. Try 68, 1 1/4 or ½ bushel.`;
+    const sentence =
+      reading.why === 'negative'
+        ? 'Less than nothing cannot be picked.'
+        : `"${typed}" is not an amount. Try 68, 1 1/4 or ½ bushel.`;
     return { kind: 'slip', sentence };
   }
   const { amount } = reading;
@@ -56,14 +65,26 @@ function readField(typed: string, { crop, unit }: PickDraft): FieldReading {
 }
 
 /** The pick a ready draft stands for. */
-export function pickFrom(draft: PickDraft, reading: Extract<DraftReading, { kind: 'ready' }>, id: string, now: number): HarvestPick {
+export function pickFrom(
+  draft: PickDraft,
+  reading: Extract<DraftReading, { kind: 'ready' }>,
+  id: string,
+  now: number,
+): HarvestPick {
   const { massKg, softKg, told } = reading;
   return { id, crop: draft.crop, massKg, softKg, place: draft.place, pickedAt: now - draft.daysAgo * DAY_MS, told };
 }
 
 /** The draft of an entry with what can be done to it. */
 export function usePickEntry(first: CropId) {
-  const [draft, setDraft] = useState<PickDraft>({ crop: first, amount: '', soft: '', unit: 'lb', place: 'cool', daysAgo: 0 });
+  const [draft, setDraft] = useState<PickDraft>({
+    crop: first,
+    amount: '',
+    soft: '',
+    unit: 'lb',
+    place: 'cool',
+    daysAgo: 0,
+  });
   const [field, setField] = useState<'amount' | 'soft'>('amount');
   const change = (part: Partial<PickDraft>) => setDraft((before) => ({ ...before, ...part }));
   const press = (key: string) =>

@@ -11,7 +11,11 @@ interface KitchenKeyProps {
   drawing?: ReactNode;
 }
 
-const LOOKS = { amber: 'bg-heat-d border-heat-d', milk: 'bg-milk border-milk', outline: 'border-milk bg-granite' } as const;
+const LOOKS = {
+  amber: 'bg-heat-d border-heat-d',
+  milk: 'bg-milk border-milk',
+  outline: 'border-milk bg-granite',
+} as const;
 
 /** A key for wet hands: 76 px and the whole width. */
 export function KitchenKey({ words, note, look, disabled, onPress, drawing }: KitchenKeyProps) {
@@ -26,7 +30,12 @@ export function KitchenKey({ words, note, look, disabled, onPress, drawing }: Ki
     >
       {drawing}
       <View className={note ? 'flex-1' : 'shrink'}>
-        <Words size="head" weight={700} tone={disabled ? 'milk-2' : dark ? 'milk' : 'granite'} className={note ? '' : 'text-center'}>
+        <Words
+          size="head"
+          weight={700}
+          tone={disabled ? 'milk-2' : dark ? 'milk' : 'granite'}
+          className={note ? '' : 'text-center'}
+        >
           {words}
         </Words>
       </View>

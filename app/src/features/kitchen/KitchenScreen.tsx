@@ -40,26 +40,24 @@ export function KitchenScreen({ loadId }: { loadId: string }) {
 }
 
 function Kitchen({ running }: { running: RunningLoad }) {
-  const { batch, load, order, state } = running;
+  const { batch, load } = running;
   const wide = useIsWide();
   const { household } = useHousehold();
   const enter = useHouseholdStore((store) => store.enter);
-  const now = useNow(250);
   const day = useDay();
-  const clock = loadClock(order, state, now);
   const canner = household.canners.find(({ id }) => id === batch.cannerId)?.name ?? 'Canner';
-  const tap = (type: Tap) => enter({ kind: 'event', event: { id: uuidV7(), loadId: load.id, at: householdNow(), type } });
-  const alarm = clock.kind === 'boiling' && clock.timeIsUp;
+  const tap = (type: Tap) =>
+    enter({ kind: 'event', event: { id: uuidV7(), loadId: load.id, at: householdNow(), type } });
   return (
     <View className="kitchen flex-1 bg-granite" role="main">
       <Speckle />
       <DemoClock />
       <SignalLine />
-      <KitchenHead now={now} likelyAt={day?.likelyAt} />
+      <KitchenHead likelyAt={day?.likelyAt} />
       <ScrollView className="flex-1" contentContainerClassName={wide ? 'flex-row gap-8 px-8 pb-6' : 'pb-0'}>
         <View className={wide ? 'w-[560px] gap-4' : 'gap-4 px-4 pb-4'}>
           <View className="flex-row items-center gap-3">
-            <HeatSign phase={alarm ? 'alarm' : state.phase === 'heating' && state.timesLost > 0 ? 'lost' : state.phase} size={28} dark />
+            <PhaseSign running={running} />
             <Words size="head" weight={700} tone="milk" className="flex-1">
               {canner}
             </Words>
@@ -67,21 +65,40 @@ function Kitchen({ running }: { running: RunningLoad }) {
               {productRow(batch.product).shortName}, load {load.number} of {batch.loads.length}
             </Words>
           </View>
-          <PhasePart running={running} clock={clock} now={now} onTap={tap} />
+          <TickingPhase running={running} onTap={tap} />
         </View>
         <View className={wide ? 'flex-1 pt-10' : 'border-t-2 border-rim-dark'}>
-          <NextList running={running} clock={clock} />
+          <NextList running={running} />
         </View>
       </ScrollView>
     </View>
   );
 }
 
-function KitchenHead({ now, likelyAt }: { now: number; likelyAt?: number }) {
+/** Only what shows seconds is drawn every second. */
+function TickingPhase({ running, onTap }: { running: RunningLoad; onTap: (tap: Tap) => void }) {
+  const now = useNow(1_000);
+  return <PhasePart running={running} clock={loadClock(running.order, running.state, now)} now={now} onTap={onTap} />;
+}
+
+function PhaseSign({ running: { order, state } }: { running: RunningLoad }) {
+  const clock = loadClock(order, state, useNow(1_000));
+  const alarm = clock.kind === 'boiling' && clock.timeIsUp;
+  const lost = state.phase === 'heating' && state.timesLost > 0;
+  return <HeatSign phase={alarm ? 'alarm' : lost ? 'lost' : state.phase} size={28} dark />;
+}
+
+function KitchenHead({ likelyAt }: { likelyAt?: number }) {
   const router = useRouter();
+  const now = useNow(5_000);
   return (
     <View className="flex-row items-center px-2 py-2">
-      <Pressable role="button" aria-label="Back to the day" onPress={() => router.navigate('/plan')} className="h-[72px] w-[64px] items-center justify-center">
+      <Pressable
+        role="button"
+        aria-label="Back to the day"
+        onPress={() => router.navigate('/plan')}
+        className="h-[72px] w-[64px] items-center justify-center"
+      >
         <ChevronLeft size={40} strokeWidth={2.4} color={COLOURS.milk} />
       </Pressable>
       <Words weight={800} tone="milk" className="flex-1" style={{ fontSize: 34, lineHeight: 40 }}>
@@ -101,13 +118,18 @@ function KitchenHead({ now, likelyAt }: { now: number; likelyAt?: number }) {
   );
 }
 
-function NextList({ running, clock }: { running: RunningLoad; clock: ReturnType<typeof loadClock> }) {
+function NextList({ running }: { running: RunningLoad }) {
+  const clock = loadClock(running.order, running.state, useNow(10_000));
   const steps = nextSteps(running, clock);
   const { state, batch } = running;
   return (
     <View className="flex-1 bg-granite-panel" role="list" aria-label="Next steps">
       {steps.map(({ when, words }, i) => (
-        <View key={words} role="listitem" className={`min-h-[68px] flex-row items-center gap-3 px-4 py-2 ${i > 0 ? 'border-t-2 border-granite-line' : ''}`}>
+        <View
+          key={words}
+          role="listitem"
+          className={`min-h-[68px] flex-row items-center gap-3 px-4 py-2 ${i > 0 ? 'border-t-2 border-granite-line' : ''}`}
+        >
           <View className="w-[104px] flex-row items-center gap-2">
             {i === 0 && <Hand size={22} color={COLOURS.milk} />}
             <Words size="lead" weight={800} tone="milk">

@@ -24,6 +24,7 @@ interface PhasePartProps {
 /** The pot of one phase, and the one thing that can be done now. */
 export function PhasePart({ running, clock, now, onTap }: PhasePartProps) {
   const { order, batch, state } = running;
+  const tallPx = useIsWide() ? 360 : 262;
   switch (clock.kind) {
     case 'planned':
       return <PlannedPart running={running} />;
@@ -33,16 +34,28 @@ export function PhasePart({ running, clock, now, onTap }: PhasePartProps) {
           <Pot heightPx={216} rim={COLOURS.heatDark}>
             <HeatSign phase="heating" size={62} dark />
             <Line size="figure">Heating, {duration(clock.sinceMs)}</Line>
-            <Line>{clock.timesLost > 0 ? `Boil lost: the full ${order.processMinutes} min start again` : 'Wait for a full rolling boil'}</Line>
+            <Line>
+              {clock.timesLost > 0
+                ? `Boil lost: the full ${order.processMinutes} min start again`
+                : 'Wait for a full rolling boil'}
+            </Line>
           </Pot>
-          <KitchenKey look="amber" words={clock.timesLost > 0 ? `Boiling again: start ${order.processMinutes} min` : `It boils: start ${order.processMinutes} min`} onPress={() => onTap('boil-reached')} />
+          <KitchenKey
+            look="amber"
+            words={
+              clock.timesLost > 0
+                ? `Boiling again: start ${order.processMinutes} min`
+                : `It boils: start ${order.processMinutes} min`
+            }
+            onPress={() => onTap('boil-reached')}
+          />
         </>
       );
     case 'boiling': {
       if (clock.timeIsUp) {
         return (
           <>
-            <Pot heightPx={262} rim={COLOURS.milk} alarm>
+            <Pot heightPx={tallPx} rim={COLOURS.milk} alarm>
               <Numerals dark>0:00</Numerals>
               <Line dark size="figure">
                 Time is up
@@ -51,28 +64,38 @@ export function PhasePart({ running, clock, now, onTap }: PhasePartProps) {
                 {order.processMinutes} min boiled, {countdown(now - clock.endsAt)} ago
               </Line>
             </Pot>
-            <KitchenKey look="milk" words="Heat is off, lid is off: wait 5 min" onPress={() => onTap('heat-off')} />
+            <KitchenKey look="milk" words="Heat off, lid off: wait 5 min" onPress={() => onTap('heat-off')} />
           </>
         );
       }
       return (
         <>
-          <Pot heightPx={262} rim={COLOURS.rimDark} level={clock.leftMs / (order.processMinutes * 60_000)}>
+          <Pot heightPx={tallPx} rim={COLOURS.rimDark} level={clock.leftMs / (order.processMinutes * 60_000)}>
             <Numerals>{countdown(clock.leftMs)}</Numerals>
             <Line>min left at the boil</Line>
             <Line>heat off at {clockTime(clock.endsAt)}</Line>
           </Pot>
-          <KitchenKey look="outline" words="Lost the boil" note={`start again ${order.processMinutes}:00 min`} drawing={<HeatSign phase="lost" size={46} dark />} onPress={() => onTap('boil-lost')} />
+          <KitchenKey
+            look="outline"
+            words="Lost the boil"
+            note={`start again\n${order.processMinutes}:00 min`}
+            drawing={<HeatSign phase="lost" size={46} dark />}
+            onPress={() => onTap('boil-lost')}
+          />
         </>
       );
     }
     case 'resting':
       return (
         <>
-          <Pot heightPx={262} rim={COLOURS.restDark}>
+          <Pot heightPx={tallPx} rim={COLOURS.restDark}>
             <Numerals>{countdown(clock.leftMs)}</Numerals>
-            <Line>{clock.timeIsUp ? `Lift out ${countJars(state.jars, batch.jar)}, straight up` : 'Lid off, wait 5 min'}</Line>
-            <Line>{clock.timeIsUp ? 'Lid away from your face: steam burns' : `jars out at ${clockTime(clock.endsAt)}`}</Line>
+            <Line>
+              {clock.timeIsUp ? `Lift out ${countJars(state.jars, batch.jar)}, straight up` : 'Lid off, wait 5 min'}
+            </Line>
+            <Line>
+              {clock.timeIsUp ? 'Lid away from your face: steam burns' : `jars out at ${clockTime(clock.endsAt)}`}
+            </Line>
           </Pot>
           <KitchenKey look="milk" words="Jars are out" disabled={!clock.timeIsUp} onPress={() => onTap('jars-out')} />
         </>
@@ -92,13 +115,23 @@ function PlannedPart({ running }: { running: RunningLoad }) {
         <Line size="figure">Not in yet</Line>
         <Line>{countJars(running.load.jars, running.batch.jar)} to load</Line>
       </Pot>
-      <KitchenKey look="milk" words="Open the load" onPress={() => router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: running.load.id } })} />
+      <KitchenKey
+        look="milk"
+        words="Open the load"
+        onPress={() => router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: running.load.id } })}
+      />
     </>
   );
 }
 
 /** The jars are out: how long they have cooled, and on to the next load or to the lids. */
-function OutPart({ running, clock }: { running: RunningLoad; clock: Extract<LoadClock, { kind: 'cooling' | 'checked' }> }) {
+function OutPart({
+  running,
+  clock,
+}: {
+  running: RunningLoad;
+  clock: Extract<LoadClock, { kind: 'cooling' | 'checked' }>;
+}) {
   const router = useRouter();
   const { batch, load, state } = running;
   const following = batch.loads.find(({ number }) => number === load.number + 1);
@@ -117,8 +150,16 @@ function OutPart({ running, clock }: { running: RunningLoad; clock: Extract<Load
         </Line>
       </Pot>
       <View className="gap-3">
-        {following && <KitchenKey look="amber" words={`Next: load ${following.number}`} onPress={() => router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: following.id } })} />}
-        {clock.kind === 'cooling' && clock.checkDue && <KitchenKey look="milk" words="Press the lids" onPress={toSeals} />}
+        {following && (
+          <KitchenKey
+            look="amber"
+            words={`Next: load ${following.number}`}
+            onPress={() => router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: following.id } })}
+          />
+        )}
+        {clock.kind === 'cooling' && clock.checkDue && (
+          <KitchenKey look="milk" words="Press the lids" onPress={toSeals} />
+        )}
         {!following && <KitchenKey look="outline" words="To Today" onPress={() => router.navigate('/')} />}
       </View>
     </>
@@ -137,7 +178,13 @@ function Numerals({ children, dark }: { children: ReactNode; dark?: boolean }) {
 
 function Line({ children, dark, size = 'head' }: { children: ReactNode; dark?: boolean; size?: 'head' | 'figure' }) {
   return (
-    <Words size={size} weight={700} tone={dark ? 'granite' : 'milk'} className="text-center" style={size === 'figure' ? { fontSize: 32, lineHeight: 38 } : undefined}>
+    <Words
+      size={size}
+      weight={700}
+      tone={dark ? 'granite' : 'milk'}
+      className="text-center"
+      style={size === 'figure' ? { fontSize: 32, lineHeight: 38 } : undefined}
+    >
       {children}
     </Words>
   );

@@ -34,7 +34,16 @@ export function Pot({ heightPx, rim, level, alarm, fill = COLOURS.granitePanel, 
           </ClipPath>
         </Defs>
         {[left - 10, right].map((x) => (
-          <Rect key={x} x={x} y={top + heightPx * 0.16} width={10} height={heightPx * 0.18} fill="none" stroke={line} strokeWidth={3} />
+          <Rect
+            key={x}
+            x={x}
+            y={top + heightPx * 0.16}
+            width={10}
+            height={heightPx * 0.18}
+            fill="none"
+            stroke={line}
+            strokeWidth={3}
+          />
         ))}
         <Path d={body} fill={alarm ? COLOURS.milk : fill} />
         <G clipPath="url(#pot)">
@@ -49,7 +58,16 @@ export function Pot({ heightPx, rim, level, alarm, fill = COLOURS.granitePanel, 
               </G>
             ))}
           {alarm && <Path d={stripes(left, right, top, bottom)} stroke={COLOURS.ink} strokeWidth={11} />}
-          {alarm && <Rect x={left + 18} y={top + 18} width={right - left - 36} height={bottom - top - 36} rx={16} fill={COLOURS.milk} />}
+          {alarm && (
+            <Rect
+              x={left + 18}
+              y={top + 18}
+              width={right - left - 36}
+              height={bottom - top - 36}
+              rx={16}
+              fill={COLOURS.milk}
+            />
+          )}
         </G>
         <Path d={body} fill="none" stroke={line} strokeWidth={3.4} strokeLinejoin="round" />
         <Path d={`M4 6H${width - 4}`} stroke={alarm ? COLOURS.milk : rim} strokeWidth={9} strokeLinecap="round" />

@@ -14,7 +14,9 @@ export function nextSteps({ batch, load, order, state }: RunningLoad, clock: Loa
   const out = { words: `Lift out ${countJars(state.jars, batch.jar)}` };
   const cool = { when: 'after', words: 'Cool 12 to 24 h, then press the lids' };
   const following = batch.loads.find(({ number }) => number === load.number + 1);
-  const then = following ? [{ when: 'then', words: `Load ${following.number}: ${countJars(following.jars, batch.jar)}` }] : [];
+  const then = following
+    ? [{ when: 'then', words: `Load ${following.number}: ${countJars(following.jars, batch.jar)}` }]
+    : [];
   switch (clock.kind) {
     case 'planned':
     case 'heating':

@@ -17,7 +17,10 @@ export function orderOf(batch: Batch, load: PlannedLoad): LoadOrder {
 
 /** Where a load stands, from everything told of it. */
 export function stateOf(batch: Batch, load: PlannedLoad, events: readonly KitchenEvent[]): LoadState {
-  return loadState(orderOf(batch, load), events.filter(({ loadId }) => loadId === load.id));
+  return loadState(
+    orderOf(batch, load),
+    events.filter(({ loadId }) => loadId === load.id),
+  );
 }
 
 export function phaseOf(batch: Batch, load: PlannedLoad, events: readonly KitchenEvent[]): LoadPhase {

@@ -59,13 +59,24 @@ export function JarFiles({ lots, jar, hue, mark, quartPx, now }: JarFilesProps) 
         )}
         {files.map((file, i) =>
           file.firstOfMonth ? (
-            <Path key={`tag ${i}`} d={`M${(places[i] ?? 0) + 2} ${tagY(file, top)}l7 -9.500h58v19h-58Z`} fill={file.past ? COLOURS.ink : COLOURS.plate} stroke={COLOURS.ink} strokeWidth={1.6} strokeLinejoin="round" />
+            <Path
+              key={`tag ${i}`}
+              d={`M${(places[i] ?? 0) + 2} ${tagY(file, top)}l7 -9.500h58v19h-58Z`}
+              fill={file.past ? COLOURS.ink : COLOURS.plate}
+              stroke={COLOURS.ink}
+              strokeWidth={1.6}
+              strokeLinejoin="round"
+            />
           ) : null,
         )}
       </Svg>
       {files.map((file, i) =>
         file.firstOfMonth ? (
-          <View key={`words ${i}`} className="absolute" style={{ left: (places[i] ?? 0) + 13, top: tagY(file, top) - 9 }}>
+          <View
+            key={`words ${i}`}
+            className="absolute"
+            style={{ left: (places[i] ?? 0) + 13, top: tagY(file, top) - 9 }}
+          >
             <Words size="small" weight={700} tone={file.past ? 'white' : 'ink'}>
               {file.month}
             </Words>

@@ -27,14 +27,16 @@ export function LidsToPress({ now }: { now: number }) {
           <View key={batch.id} className="flex-row items-center gap-3 border-b-2 border-hair px-4 py-3">
             <JarDrawing size={batch.jar} quartPx={46} look="cooling" {...hueOfProduct(batch.product)} />
             <View className="flex-1">
-              <Words size="lead" weight={700}>
-                Cooled {duration(cooled)}
-              </Words>
-              <Words tone="ink-2">
+              <Words weight={700}>Cooled {duration(cooled)}</Words>
+              <Words size="label" tone="ink-2">
                 {countJars(jars, batch.jar)} {productRow(batch.product).name.toLowerCase()}
               </Words>
             </View>
-            <Key look={due ? 'solid' : 'outline'} words={due ? 'Check seals' : 'Not yet'} onPress={() => router.navigate({ pathname: '/shelf/seals/[batchId]', params: { batchId: batch.id } })} />
+            <Key
+              look={due ? 'solid' : 'outline'}
+              words={due ? 'Check seals' : 'Not yet'}
+              onPress={() => router.navigate({ pathname: '/shelf/seals/[batchId]', params: { batchId: batch.id } })}
+            />
           </View>
         );
       })}

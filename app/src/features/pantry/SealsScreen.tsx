@@ -1,7 +1,7 @@
 import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { loadClock } from '@hoddle/core/kitchen/loadClock';
-import { useBy } from '@hoddle/core/pantry/keepsUntil';
+import { refrigeratedUseBy } from '@hoddle/core/pantry/keepsUntil';
 import { mayKeepUnsealed } from '@hoddle/core/pantry/sealCheck';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -54,11 +54,31 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
   const count = (mark: SealMark) => all.filter((other) => other === mark).length;
   const { hue } = hueOfProduct(batch.product);
   const sealRest = () =>
-    setMarks(Object.fromEntries(due.flatMap((load) => Array.from({ length: load.state.jars }, (_, i) => [`${load.load.id} ${i}`, markOf(load, i) === 'unsealed' ? 'unsealed' : 'sealed'] as const))));
+    setMarks(
+      Object.fromEntries(
+        due.flatMap((load) =>
+          Array.from(
+            { length: load.state.jars },
+            (_, i) => [`${load.load.id} ${i}`, markOf(load, i) === 'unsealed' ? 'unsealed' : 'sealed'] as const,
+          ),
+        ),
+      ),
+    );
   const store = () => {
     for (const load of due) {
       const sealed = Array.from({ length: load.state.jars }, (_, i) => markOf(load, i) === 'sealed');
-      enter({ kind: 'event', event: { id: uuidV7(), loadId: load.load.id, at: householdNow(), type: 'seal-checked', sealed, sealedLotId: uuidV7(), unsealedLotId: uuidV7() } });
+      enter({
+        kind: 'event',
+        event: {
+          id: uuidV7(),
+          loadId: load.load.id,
+          at: householdNow(),
+          type: 'seal-checked',
+          sealed,
+          sealedLotId: uuidV7(),
+          unsealedLotId: uuidV7(),
+        },
+      });
     }
     router.navigate('/shelf');
   };
@@ -69,7 +89,14 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
       title={due.length > 0 ? 'Press each lid: does it stay?' : 'Leave them undisturbed'}
       note={`${jars} ${productRow(batch.product).name.toLowerCase()}, ${weekday(now)} ${clockTime(now)}`}
       backTo="/shelf"
-      foot={due.length > 0 && (count('press') > 0 ? <Key tall look="outline" words={`The other ${count('press')} are sealed`} onPress={sealRest} /> : <Key tall words={storeWords(count('sealed'))} onPress={store} />)}
+      foot={
+        due.length > 0 &&
+        (count('press') > 0 ? (
+          <Key tall look="outline" words={`The other ${count('press')} are sealed`} onPress={sealRest} />
+        ) : (
+          <Key tall words={storeWords(count('sealed'))} onPress={store} />
+        ))
+      }
     >
       <View className="max-w-[560px] gap-3">
         {due.length > 0 && (
@@ -78,7 +105,8 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
               <View key={mark} className="flex-row items-center gap-2">
                 <LidDrawing mark={mark} hue={hue} size={26} />
                 <Words>
-                  <Words weight={800}>{count(mark)}</Words> {mark === 'press' ? 'to press' : mark === 'sealed' ? 'sealed' : 'not sealed'}
+                  <Words weight={800}>{count(mark)}</Words>{' '}
+                  {mark === 'press' ? 'to press' : mark === 'sealed' ? 'sealed' : 'not sealed'}
                 </Words>
               </View>
             ))}
@@ -87,26 +115,44 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
         {due.map((load) => (
           <Plate key={load.load.id} className="px-2 py-3">
             <Words weight={700} className="px-2 pb-2">
-              Load {load.load.number}: {countJars(load.state.jars, jar)}, cooled {duration(dueClock(load.order, load.state, now).sinceMs)}
+              Load {load.load.number}: {countJars(load.state.jars, jar)}, cooled{' '}
+              {duration(dueClock(load.order, load.state, now).sinceMs)}
             </Words>
             <View className="flex-row flex-wrap">
               {Array.from({ length: load.state.jars }, (_, i) => (
-                <SealLid key={i} number={i + 1} mark={markOf(load, i)} hue={hue} onPress={() => setMarks({ ...marks, [`${load.load.id} ${i}`]: NEXT[markOf(load, i)] })} />
+                <SealLid
+                  key={i}
+                  number={i + 1}
+                  mark={markOf(load, i)}
+                  hue={hue}
+                  onPress={() => setMarks({ ...marks, [`${load.load.id} ${i}`]: NEXT[markOf(load, i)] })}
+                />
               ))}
             </View>
           </Plate>
         ))}
-        {due.some((load) => Array.from({ length: load.state.jars }, (_, i) => markOf(load, i)).includes('unsealed')) && <Unsealed due={due.filter((load) => Array.from({ length: load.state.jars }, (_, i) => markOf(load, i)).includes('unsealed'))} now={now} />}
+        {due.some((load) =>
+          Array.from({ length: load.state.jars }, (_, i) => markOf(load, i)).includes('unsealed'),
+        ) && (
+          <Unsealed
+            due={due.filter((load) =>
+              Array.from({ length: load.state.jars }, (_, i) => markOf(load, i)).includes('unsealed'),
+            )}
+            now={now}
+          />
+        )}
         {waiting.map(({ load, order, state }) => (
           <Words key={load.id}>
             <Words weight={700}>
               Load {load.number}: {countJars(state.jars, jar)}.
             </Words>{' '}
-            Lids need 12 to 24 h: press them from {weekday(dueClock(order, state, now).checkFrom)} {clockTime(dueClock(order, state, now).checkFrom)}.
+            Lids need 12 to 24 h: press them from {weekday(dueClock(order, state, now).checkFrom)}{' '}
+            {clockTime(dueClock(order, state, now).checkFrom)}.
           </Words>
         ))}
         <Words tone="ink-2">
-          A lid that stays down has sealed. A seal alone does not prove safety: the tested time and the acid do. {JARS[jar].several === 'quarts' ? 'Quarts' : 'Jars'} found unsealed later are discarded.
+          A lid that stays down has sealed. A seal alone does not prove safety: the tested time and the acid do.{' '}
+          {JARS[jar].several === 'quarts' ? 'Quarts' : 'Jars'} found unsealed later are discarded.
         </Words>
       </View>
     </Screen>
@@ -128,7 +174,7 @@ function Unsealed({ due, now }: { due: RunningLoad[]; now: number }) {
           <Words key={load.id}>
             <Words weight={700}>Load {load.number}: </Words>
             {keep
-              ? `what did not seal goes to the refrigerator; use it first, by ${dayAndDate(useBy(batch.product, now))}.`
+              ? `what did not seal goes to the refrigerator; use it first, by ${dayAndDate(refrigeratedUseBy(batch.product, now))}.`
               : 'more than 24 h since the canner. What did not seal is not kept: throw it away, contents and lid, without tasting.'}
           </Words>
         );

@@ -13,11 +13,14 @@ import { JarDrawing } from '@/ui/JarDrawing';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
-import { Words } from '@/ui/Words';
+import { Heading, Words } from '@/ui/Words';
 import { JarFiles } from './JarFiles';
 import { LidsToPress } from './LidsToPress';
 
 const QUART_PX = 62;
+
+/** What is to be eaten first stands first. */
+const PLACES = ['refrigerator', 'shelf'] as const;
 
 /** The jars there are, on boards: the oldest in front, one tap takes it. */
 export function ShelfScreen() {
@@ -33,13 +36,34 @@ export function ShelfScreen() {
     setTaken(kind === 'taken' ? lot : undefined);
   };
   return (
-    <Screen station="shelf" title={`${total} ${total === 1 ? 'jar' : 'jars'}`} note={total > 0 ? 'The oldest in front. Tap a board to take it.' : undefined} bleed foot={taken && <Undo lot={taken} onUndo={() => move(taken, 'returned')} />}>
+    <Screen
+      station="shelf"
+      title={`${total} ${total === 1 ? 'jar' : 'jars'}`}
+      note={total > 0 ? 'The oldest in front. Tap a board to take it.' : undefined}
+      bleed
+      foot={taken && <Undo lot={taken} onUndo={() => move(taken, 'returned')} />}
+    >
       <View className={wide ? 'px-8' : ''}>
         <LidsToPress now={now} />
         {total === 0 && <EmptyShelf />}
-        {groups.map((group) => (
-          <Board key={`${group.place} ${group.product} ${group.jar}`} group={group} now={now} onTake={(lot) => move(lot, 'taken')} />
-        ))}
+        {PLACES.map((place) => {
+          const boards = groups.filter((group) => group.place === place);
+          if (boards.length === 0) return null;
+          return (
+            <View key={place}>
+              <Heading className="px-4 pt-3">
+                {place === 'refrigerator' ? 'In the refrigerator: eat first' : 'On the shelf'}
+              </Heading>
+              <View className={wide ? 'flex-row flex-wrap' : ''}>
+                {boards.map((group) => (
+                  <View key={`${group.product} ${group.jar}`} className={wide ? 'w-1/2 justify-end' : ''}>
+                    <Board group={group} now={now} onTake={(lot) => move(lot, 'taken')} />
+                  </View>
+                ))}
+              </View>
+            </View>
+          );
+        })}
       </View>
     </Screen>
   );
@@ -52,7 +76,7 @@ function Board({ group, now, onTake }: { group: ShelfGroup; now: number; onTake:
   const past = group.lots.filter((lot) => lot.keepsUntil < now).reduce((sum, lot) => sum + lot.jars, 0);
   const cold = group.place === 'refrigerator';
   const keeping = cold
-    ? `refrigerator, use by ${dayAndDate(first.keepsUntil)}`
+    ? `use by ${dayAndDate(first.keepsUntil)}`
     : past > 0
       ? `${past} past best, quality falling`
       : `best by ${monthAndYear(first.keepsUntil)}`;
@@ -62,7 +86,12 @@ function Board({ group, now, onTake }: { group: ShelfGroup; now: number; onTake:
       <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="px-4 pt-2">
         <JarFiles lots={group.lots} jar={group.jar} quartPx={QUART_PX} now={now} {...hueOfProduct(group.product)} />
       </ScrollView>
-      <Pressable role="button" aria-label={label} onPress={() => onTake(first)} className="min-h-[64px] flex-row items-center border-t-[4px] border-cobalt bg-plate px-4 py-2">
+      <Pressable
+        role="button"
+        aria-label={label}
+        onPress={() => onTake(first)}
+        className="min-h-[64px] flex-row items-center border-t-[4px] border-cobalt bg-plate px-4 py-2"
+      >
         <View className="flex-1">
           <Words size="lead" weight={700}>
             {name}

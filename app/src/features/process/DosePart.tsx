@@ -8,6 +8,8 @@ import { COLOURS, hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { Words } from '@/ui/Words';
 
+const TBSP_PER_CUP = 16;
+
 interface DosePartProps {
   row: TestedRow;
   jar: JarSize;
@@ -21,8 +23,8 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
   const { acid, headspaceIn, product } = row;
   const syrup = product.product === 'plums' ? syrupFor('light', jar, jars) : undefined;
   return (
-    <View className="flex-row items-center gap-4">
-      <View className="flex-row items-center">
+    <View className="flex-row items-start gap-3">
+      <View className="flex-row items-center pt-1">
         <JarDrawing size={jar} quartPx={58} look="here" {...hueOfProduct(product.product)} />
         {acid && <Spoons count={acid.bottledLemonJuiceTbsp} />}
       </View>
@@ -49,7 +51,8 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
               or {printFraction(acid.vinegarTbsp)} Tbsp vinegar of 5 %, which can be tasted.
             </Words>
             <Words size="label" tone="ink-2">
-              {countJars(jars, jar)}: {printFraction(acid.bottledLemonJuiceTbsp * jars)} Tbsp, or {printFraction(acid.citricAcidTsp * jars)} tsp.
+              {countJars(jars, jar)}: {juiceWords(acid.bottledLemonJuiceTbsp * jars)}, or{' '}
+              {printFraction(acid.citricAcidTsp * jars)} tsp.
             </Words>
             <Words size="label" tone="ink-2">
               Without it tomatoes may not be acid enough to keep botulism out. Fresh lemons vary and do not count.
@@ -58,7 +61,8 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
         )}
         {syrup && (
           <Words>
-            Light syrup, {syrup.percentSugar} %, for {countJars(jars, jar)}: {printFraction(syrup.waterCups)} cups water, {printFraction(syrup.sugarCups)} cups sugar. Juice or water will do as well.
+            Light syrup, {syrup.percentSugar} %, for {countJars(jars, jar)}: {printFraction(syrup.waterCups)} cups
+            water, {printFraction(syrup.sugarCups)} cups sugar. Juice or water will do as well.
           </Words>
         )}
         <Words weight={600}>Leave {printFraction(headspaceIn)} in headspace.</Words>
@@ -67,13 +71,26 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
   );
 }
 
+/** 16 tablespoons are a cup: nobody counts 42 spoons. Rounded up, since an acid dose is never short. */
+function juiceWords(tbsp: number): string {
+  return tbsp < TBSP_PER_CUP
+    ? `${printFraction(tbsp)} Tbsp`
+    : `${printFraction(Math.ceil((tbsp / TBSP_PER_CUP) * 8) / 8)} cups`;
+}
+
 /** Spoons full of acid, one for each whole or begun tablespoon. */
 function Spoons({ count }: { count: number }) {
   const spoons = Math.min(4, Math.ceil(count));
   return (
     <Svg width={54} height={spoons * 18} aria-hidden>
       {Array.from({ length: spoons }, (_, i) => (
-        <Path key={i} d={`M3 ${i * 18 + 4}h15a7.500 7.500 0 0 1-15 0Z`} fill={COLOURS.acid} stroke={COLOURS.ink} strokeWidth={1.5} />
+        <Path
+          key={i}
+          d={`M3 ${i * 18 + 4}h15a7.500 7.500 0 0 1-15 0Z`}
+          fill={COLOURS.acid}
+          stroke={COLOURS.ink}
+          strokeWidth={1.5}
+        />
       ))}
       {Array.from({ length: spoons }, (_, i) => (
         <Path key={`handle ${i}`} d={`M18 ${i * 18 + 4}h28`} stroke={COLOURS.ink} strokeWidth={2} />

@@ -23,7 +23,18 @@ interface LoadsPartProps {
 }
 
 /** How many jars in how many canner loads: full ones with the rest in the last, or evened out. */
-export function LoadsPart({ product, jar, jars, most, loads, perLoad, canner, style, onStyle, onJars }: LoadsPartProps) {
+export function LoadsPart({
+  product,
+  jar,
+  jars,
+  most,
+  loads,
+  perLoad,
+  canner,
+  style,
+  onStyle,
+  onJars,
+}: LoadsPartProps) {
   const uneven = jars % perLoad !== 0 && loads.length > 1;
   const count = `${loads.length} ${loads.length === 1 ? 'load' : 'loads'}`;
   return (
@@ -34,7 +45,12 @@ export function LoadsPart({ product, jar, jars, most, loads, perLoad, canner, st
           {canner.name} holds {perLoad} {JARS[jar].several}
         </Words>
       </View>
-      <Stepper label="Jars to fill" words={countJars(jars, jar)} onLess={jars > 1 ? () => onJars(jars - 1) : undefined} onMore={jars < most ? () => onJars(jars + 1) : undefined} />
+      <Stepper
+        label="Jars to fill"
+        words={countJars(jars, jar)}
+        onLess={jars > 1 ? () => onJars(jars - 1) : undefined}
+        onMore={jars < most ? () => onJars(jars + 1) : undefined}
+      />
       <View className="flex-row flex-wrap gap-x-4 gap-y-2" role="list" aria-label={`${count}: ${loads.join(', ')}`}>
         {loads.map((load, i) => (
           <View key={i} role="listitem" className="items-start">

@@ -33,7 +33,9 @@ export function MakeScreen(params: { crop: string; product: string; jar: string 
   if (!item || !product) {
     return (
       <Screen station="plan" title="Nothing to make here" backTo="/harvest">
-        <Words>The produce is used up, or the handbook does not have this product. Choose again from what is on hand.</Words>
+        <Words>
+          The produce is used up, or the handbook does not have this product. Choose again from what is on hand.
+        </Words>
       </Screen>
     );
   }
@@ -73,11 +75,19 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
             options={OFFERED.map((size) => ({
               value: size,
               words: JARS[size].several,
-              drawing: <JarDrawing size={size} quartPx={28} look={size === 'half-gallon' ? 'gap' : 'planned'} {...colours} />,
+              drawing: (
+                <JarDrawing size={size} quartPx={28} look={size === 'half-gallon' ? 'gap' : 'planned'} {...colours} />
+              ),
             }))}
           />
           {row.kind === 'refusal' ? (
-            <RefusalPart refusal={row} product={product} jar={jar} altitudeFt={household.altitudeFt} onTake={draft.setJar} />
+            <RefusalPart
+              refusal={row}
+              product={product}
+              jar={jar}
+              altitudeFt={household.altitudeFt}
+              onTake={draft.setJar}
+            />
           ) : (
             <>
               <ProcessPart row={row} jar={jar} altitudeFt={household.altitudeFt} />
@@ -95,7 +105,18 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
               <Words>Not enough for a full {JARS[jar].one}. Wait for the next picking, or take a smaller jar.</Words>
             ) : (
               <>
-                <LoadsPart product={product.product} jar={jar} jars={jars} most={draft.range.p90} loads={draft.loads} perLoad={capacity?.jars ?? 1} canner={canner} style={draft.style} onStyle={draft.setStyle} onJars={draft.setJars} />
+                <LoadsPart
+                  product={product.product}
+                  jar={jar}
+                  jars={jars}
+                  most={draft.range.p90}
+                  loads={draft.loads}
+                  perLoad={capacity?.jars ?? 1}
+                  canner={canner}
+                  style={draft.style}
+                  onStyle={draft.setStyle}
+                  onJars={draft.setJars}
+                />
                 <View>
                   <Words className="pb-1">
                     {countJars(jars, jar)}: likely {pounds(draft.need.p50)}, {pounds(draft.need.p90)} to be sure
@@ -104,7 +125,12 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                 </View>
                 <View>
                   <Heading className="pb-2">Start</Heading>
-                  <Stepper label="Start" words={`${weekday(draft.startAt)} ${clockTime(draft.startAt)}`} onLess={() => draft.moveStart(-1)} onMore={() => draft.moveStart(1)} />
+                  <Stepper
+                    label="Start"
+                    words={`${weekday(draft.startAt)} ${clockTime(draft.startAt)}`}
+                    onLess={() => draft.moveStart(-1)}
+                    onMore={() => draft.moveStart(1)}
+                  />
                 </View>
               </>
             )}

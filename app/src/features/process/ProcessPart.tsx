@@ -24,7 +24,8 @@ export function ProcessPart({ row, jar, altitudeFt }: ProcessPartProps) {
           <AltitudeBands minutes={row.bandMinutes} />
         </View>
         <Words>
-          <Words weight={700}>Which band is your kitchen in?</Words> The minutes go by altitude, in feet. Without it there is no single number.
+          <Words weight={700}>Which band is your kitchen in?</Words> The minutes go by altitude, in feet. Without it
+          there is no single number.
         </Words>
         <Key words="Set the altitude" onPress={() => router.navigate('/bench/household')} />
         <SourcePart row={row} />
@@ -32,7 +33,13 @@ export function ProcessPart({ row, jar, altitudeFt }: ProcessPartProps) {
     );
   }
   const band = altitudeBand(altitudeFt);
-  const answer = findProcess({ product: row.product.product, pack: row.product.pack, jar, method: 'boiling-water', altitudeFt });
+  const answer = findProcess({
+    product: row.product.product,
+    pack: row.product.pack,
+    jar,
+    method: 'boiling-water',
+    altitudeFt,
+  });
   return (
     <View className="gap-2">
       <View className="flex-row items-end gap-3">
@@ -48,12 +55,18 @@ export function ProcessPart({ row, jar, altitudeFt }: ProcessPartProps) {
           </Words>
           <Words tone="ink-2">at the boil</Words>
         </View>
-        <AltitudeBands minutes={row.bandMinutes} chosen={band.index} chosenWords={`${altitudeFt.toLocaleString('en-US')} ft`} />
+        <AltitudeBands
+          minutes={row.bandMinutes}
+          chosen={band.index}
+          chosenWords={`${altitudeFt.toLocaleString('en-US')} ft`}
+        />
       </View>
       <Words>
         <Words weight={700}>Tested time</Words> for {JARS[jar].several}, {row.product.pack} pack, {band.words}.
       </Words>
-      {answer.kind === 'tested' && answer.sterilizeJars && <Words>Sterilise the jars first: boil them {answer.sterilizeJars.minutes} min.</Words>}
+      {answer.kind === 'tested' && answer.sterilizeJars && (
+        <Words>Sterilise the jars first: boil them {answer.sterilizeJars.minutes} min.</Words>
+      )}
       <SourcePart row={row} />
     </View>
   );
@@ -66,7 +79,8 @@ function SourcePart({ row }: { row: TestedRow }) {
         {sourceLine(row)}.
       </Words>
       <Words size="label" tone="ink-2">
-        Holds for: {row.conditions.map((condition) => condition.charAt(0).toLowerCase() + condition.slice(1)).join('; ')}.
+        Holds for:{' '}
+        {row.conditions.map((condition) => condition.charAt(0).toLowerCase() + condition.slice(1)).join('; ')}.
       </Words>
     </View>
   );

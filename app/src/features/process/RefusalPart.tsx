@@ -40,7 +40,12 @@ export function RefusalPart({ refusal, product, jar, altitudeFt, onTake }: Refus
         {ways.map((size) => {
           const minutes = minutesWords(product, size, altitudeFt);
           return (
-            <Pressable key={size} role="button" onPress={() => onTake(size)} className="min-h-[60px] flex-1 flex-row items-center gap-2 rounded-key border-2 border-cobalt px-2 py-1">
+            <Pressable
+              key={size}
+              role="button"
+              onPress={() => onTake(size)}
+              className="min-h-[60px] flex-1 flex-row items-center gap-2 rounded-key border-2 border-cobalt px-2 py-1"
+            >
               <JarDrawing size={size} quartPx={44} look="planned" {...colours} />
               <View className="flex-1">
                 <Words weight={700} size="lead" tone="cobalt">

@@ -32,7 +32,13 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
 
   const toBatch = (): Batch | undefined => {
     if (!canner || household.altitudeFt === null || loads.length === 0) return undefined;
-    const question = { product: product.product, pack: product.pack, jar, method: 'boiling-water' as const, altitudeFt: household.altitudeFt };
+    const question = {
+      product: product.product,
+      pack: product.pack,
+      jar,
+      method: 'boiling-water' as const,
+      altitudeFt: household.altitudeFt,
+    };
     const tested = findProcess(question);
     if (tested.kind === 'refusal') return undefined;
     return {

@@ -51,7 +51,11 @@ export function DemoClock() {
 
 function ForwardKey({ words, onPress }: { words: string; onPress: () => void }) {
   return (
-    <Pressable role="button" onPress={onPress} className="min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3">
+    <Pressable
+      role="button"
+      onPress={onPress}
+      className="min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3"
+    >
       <Words tone="cobalt" weight={700}>
         {words}
       </Words>

@@ -9,7 +9,12 @@ export function SignalLine() {
   const { waiting, noSignalSince, refused, sync, forgetRefused } = useHouseholdStore();
   if (refused) {
     return (
-      <Strip words={refused.message} note={`Not kept: ${wordsOf(refused.write)}.`} keyWords="Understood" onPress={forgetRefused} />
+      <Strip
+        words={refused.message}
+        note={`Not kept: ${wordsOf(refused.write)}.`}
+        keyWords="Understood"
+        onPress={forgetRefused}
+      />
     );
   }
   if (noSignalSince === undefined) return null;
@@ -25,7 +30,17 @@ export function SignalLine() {
   );
 }
 
-function Strip({ words, note, keyWords, onPress }: { words: string; note: string; keyWords: string; onPress: () => void }) {
+function Strip({
+  words,
+  note,
+  keyWords,
+  onPress,
+}: {
+  words: string;
+  note: string;
+  keyWords: string;
+  onPress: () => void;
+}) {
   return (
     <View role="status" className="flex-row items-center gap-3 border-b-2 border-ink bg-plate px-4 py-2">
       <View className="flex-1">
@@ -34,7 +49,11 @@ function Strip({ words, note, keyWords, onPress }: { words: string; note: string
           {note}
         </Words>
       </View>
-      <Pressable role="button" onPress={onPress} className="min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3">
+      <Pressable
+        role="button"
+        onPress={onPress}
+        className="min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3"
+      >
         <Words tone="cobalt" weight={700}>
           {keyWords}
         </Words>

@@ -1,9 +1,11 @@
 import { countJars } from '@hoddle/core/handbook/jars';
+import { cropRow } from '@hoddle/core/handbook/crops';
 import { productRow } from '@hoddle/core/handbook/products';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { CropRow } from '@/features/harvest/CropRow';
-import { useOnHand } from '@/features/harvest/useOnHand';
+import { keepingOf } from '@/features/harvest/keepingWords';
+import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
 import { type Day, useDay } from '@/features/day/useDay';
 import { LidsToPress } from '@/features/pantry/LidsToPress';
 import { useHousehold, useNow } from '@/store/useHousehold';
@@ -25,7 +27,8 @@ export function TodayScreen() {
   const { household } = useHousehold();
   const crops = useOnHand();
   const day = useDay();
-  const altitude = household.altitudeFt === null ? 'altitude not set' : `${household.altitudeFt.toLocaleString('en-US')} ft`;
+  const altitude =
+    household.altitudeFt === null ? 'altitude not set' : `${household.altitudeFt.toLocaleString('en-US')} ft`;
   return (
     <Screen station="today" title={longDay(now)} note={[household.name, altitude].filter(Boolean).join(', ')} bleed>
       <View className={wide ? 'flex-row gap-10 px-8' : ''}>
@@ -43,6 +46,7 @@ export function TodayScreen() {
         </View>
         <View className={wide ? 'flex-1' : 'pt-3'}>
           {day && <DayPlate day={day} now={now} />}
+          {!day?.loads.some(({ phase }) => phase === 'planned') && crops[0] && <NextPlate item={crops[0]} now={now} />}
           <LidsToPress now={now} />
         </View>
       </View>
@@ -70,21 +74,51 @@ function DayPlate({ day, now }: { day: Day; now: number }) {
             {when}: {jars} jars in {count}
           </Heading>
           <Words>
-            Likely <Words weight={700}>{clockTime(day.likelyAt)}</Words>, 9 in 10 by <Words weight={700}>{clockTime(day.lateAt)}</Words>
+            Likely <Words weight={700}>{clockTime(day.likelyAt)}</Words>, 9 in 10 by{' '}
+            <Words weight={700}>{clockTime(day.lateAt)}</Words>
           </Words>
         </View>
         {day.batches.map((batch) => (
           <View key={batch.id} className="flex-row items-center gap-3">
             <JarDrawing size={batch.jar} quartPx={38} look="planned" {...hueOfProduct(batch.product)} />
             <Words weight={600} className="flex-1">
-              {countJars(batch.loads.reduce((sum, load) => sum + load.jars, 0), batch.jar)} {productRow(batch.product).name.toLowerCase()}
+              {countJars(
+                batch.loads.reduce((sum, load) => sum + load.jars, 0),
+                batch.jar,
+              )}{' '}
+              {productRow(batch.product).name.toLowerCase()}
             </Words>
           </View>
         ))}
         <View className="flex-row gap-3">
-          <Key className="flex-1" words={running ? 'See the clock' : next.number === 1 ? 'Start load 1' : `Load ${next.number}`} onPress={open} />
+          <Key
+            className="flex-1"
+            words={running ? 'See the clock' : next.number === 1 ? 'Start load 1' : `Load ${next.number}`}
+            onPress={open}
+          />
           <Key className="flex-1" look="outline" words="See the day" onPress={() => router.navigate('/plan')} />
         </View>
+      </Plate>
+    </View>
+  );
+}
+
+/** With nothing planned: begin with what spoils first and can go into jars. */
+function NextPlate({ item, now }: { item: CropOnHand; now: number }) {
+  const router = useRouter();
+  const { name } = cropRow(item.crop);
+  const lot = item.lots[0];
+  return (
+    <View className="px-4 pb-3">
+      <Plate className="gap-3">
+        <View>
+          <Heading>Next: {name.toLowerCase()}</Heading>
+          <Words>{lot ? `${keepingOf(lot, now).words}: the first to spoil of what is on hand.` : ''}</Words>
+        </View>
+        <Key
+          words="See what they make"
+          onPress={() => router.navigate({ pathname: '/harvest/makes', params: { crop: item.crop } })}
+        />
       </Plate>
     </View>
   );

@@ -47,13 +47,18 @@ function JarsFrom({ item }: { item: CropOnHand }) {
   const columnPx = wide ? Math.min(560, (width - 96 - 64 - 32) / 2) : width - 32;
   const quartPx = scaleFor(products, columnPx - 20);
   const { name } = cropRow(item.crop);
-  const altitude = household.altitudeFt === null ? 'Altitude not set: no minutes yet' : `Minutes: tested at ${household.altitudeFt.toLocaleString('en-US')} ft, as recalled`;
+  const altitude =
+    household.altitudeFt === null
+      ? 'Altitude not set: no minutes yet'
+      : `Minutes: tested at ${household.altitudeFt.toLocaleString('en-US')} ft, as recalled`;
   return (
     <Screen
       station="harvest"
       title={`${pounds(item.massKg)} ${name.toLowerCase()} makes`}
       backTo="/harvest"
-      foot={<ProduceBar hue={hueOfCrop(item.crop).hue} softKg={item.softKg} usedKg={item.softKg} totalKg={item.massKg} />}
+      foot={
+        <ProduceBar hue={hueOfCrop(item.crop).hue} softKg={item.softKg} usedKg={item.softKg} totalKg={item.massKg} />
+      }
     >
       <Legend />
       <Words size="label" tone="ink-2" className="pb-2">
@@ -72,7 +77,10 @@ function JarsFrom({ item }: { item: CropOnHand }) {
 /** One scale for all rows, so that a shorter row is seen to be fewer jars. */
 function scaleFor(products: readonly ProductRows[], widthPx: number): number {
   const rows = products.flatMap(({ rows: all }) => all);
-  const widest = Math.max(1, ...rows.map(({ jar, jars, perLoad }) => rangeWidth(jar, jars.p90, perLoad, MOST_QUART_PX)));
+  const widest = Math.max(
+    1,
+    ...rows.map(({ jar, jars, perLoad }) => rangeWidth(jar, jars.p90, perLoad, MOST_QUART_PX)),
+  );
   return Math.min(MOST_QUART_PX, (MOST_QUART_PX * widthPx) / widest);
 }
 
@@ -121,12 +129,25 @@ function ProductPart({ part: { product, basis, rows }, item, quartPx, widthPx }:
   );
 }
 
-function SizeRow({ row, productId, item, quartPx }: { row: JarsRow; productId: string; item: CropOnHand; quartPx: number }) {
+function SizeRow({
+  row,
+  productId,
+  item,
+  quartPx,
+}: {
+  row: JarsRow;
+  productId: string;
+  item: CropOnHand;
+  quartPx: number;
+}) {
   const router = useRouter();
   const { jar, jars, perLoad, loads, minutes } = row;
   const { hue, mark } = hueOfCrop(item.crop);
   const range = `${jars.p10} to ${jars.p90}`;
-  const facts = [loads === undefined ? undefined : `${loads} ${loads === 1 ? 'load' : 'loads'}`, minutes === undefined ? undefined : `${minutes} min`];
+  const facts = [
+    loads === undefined ? undefined : `${loads} ${loads === 1 ? 'load' : 'loads'}`,
+    minutes === undefined ? undefined : `${minutes} min`,
+  ];
   return (
     <Pressable
       role="link"
@@ -149,7 +170,11 @@ function SizeRow({ row, productId, item, quartPx }: { row: JarsRow; productId: s
           </Words>
         </Words>
       </View>
-      {jars.p90 > 0 ? <RangeJars size={jar} jars={jars} perLoad={perLoad} quartPx={quartPx} hue={hue} mark={mark} /> : <Words tone="ink-2">Not enough for a full jar.</Words>}
+      {jars.p90 > 0 ? (
+        <RangeJars size={jar} jars={jars} perLoad={perLoad} quartPx={quartPx} hue={hue} mark={mark} />
+      ) : (
+        <Words tone="ink-2">Not enough for a full jar.</Words>
+      )}
     </Pressable>
   );
 }
@@ -157,7 +182,8 @@ function SizeRow({ row, productId, item, quartPx }: { row: JarsRow; productId: s
 function NothingTested({ item }: { item: CropOnHand }) {
   return (
     <Words className="border-t-2 border-hair pt-3">
-      Hoddle has no tested product for {cropRow(item.crop).name.toLowerCase()} yet. Do not can them by another food’s time; the local extension office has tested ones. Eat them fresh or freeze them.
+      Hoddle has no tested product for {cropRow(item.crop).name.toLowerCase()} yet. Do not can them by another food’s
+      time; the local extension office has tested ones. Eat them fresh or freeze them.
     </Words>
   );
 }

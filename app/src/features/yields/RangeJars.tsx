@@ -43,16 +43,38 @@ export function RangeJars({ size, jars, perLoad, quartPx, hue, mark }: RangeJars
   const floor = top + shape.height + 2;
   const loads = Math.ceil(jars.p90 / perLoad);
   return (
-    <Svg width={rangeWidth(size, jars.p90, perLoad, quartPx)} height={floor + 4} viewBox={`-2 0 ${rangeWidth(size, jars.p90, perLoad, quartPx)} ${floor + 4}`} aria-hidden>
+    <Svg
+      width={rangeWidth(size, jars.p90, perLoad, quartPx)}
+      height={floor + 4}
+      viewBox={`-2 0 ${rangeWidth(size, jars.p90, perLoad, quartPx)} ${floor + 4}`}
+      aria-hidden
+    >
       <JarDefs patternId={patternId} hue={hue} mark={mark} />
       {Array.from({ length: jars.p90 }, (_, i) => jars.p90 - 1 - i).map((index) => (
         <G key={index} x={xOf(index, step, perLoad)} y={top}>
-          <JarFigure size={size} quartPx={quartPx} hue={hue} mark={mark} look={index < jars.p50 ? 'planned' : 'gap'} patternId={patternId} />
+          <JarFigure
+            size={size}
+            quartPx={quartPx}
+            hue={hue}
+            mark={mark}
+            look={index < jars.p50 ? 'planned' : 'gap'}
+            patternId={patternId}
+          />
         </G>
       ))}
       {Array.from({ length: loads }, (_, load) => {
         const last = Math.min((load + 1) * perLoad, jars.p90) - 1;
-        return <Line key={load} x1={xOf(load * perLoad, step, perLoad)} y1={floor + 1} x2={xOf(last, step, perLoad) + shape.width} y2={floor + 1} stroke={COLOURS.ink} strokeWidth={2.4} />;
+        return (
+          <Line
+            key={load}
+            x1={xOf(load * perLoad, step, perLoad)}
+            y1={floor + 1}
+            x2={xOf(last, step, perLoad) + shape.width}
+            y2={floor + 1}
+            stroke={COLOURS.ink}
+            strokeWidth={2.4}
+          />
+        );
       })}
       {jars.p50 > 0 && (
         <G>

@@ -37,14 +37,18 @@ export function useJarsFrom({ crop, massKg }: Pick<CropOnHand, 'crop' | 'massKg'
   return useMemo(
     () =>
       PRODUCTS.filter(({ crops }) => crops.includes(crop)).map((product) => {
-        const estimates = OFFERED_JARS.map((jar) => ({ jar, estimate: estimateJars(crop, massKg, product.product, jar) }));
+        const estimates = OFFERED_JARS.map((jar) => ({
+          jar,
+          estimate: estimateJars(crop, massKg, product.product, jar),
+        }));
         const rows = estimates.flatMap(({ jar, estimate }): JarsRow[] => {
           if (estimate.kind === 'refusal') return [];
           const canner = household.canners[0];
           const capacity = canner && capacityOf(canner, jar);
           const perLoad = capacity?.kind === 'holds' ? capacity.jars : (USUAL_PLACES[jar] ?? 7);
           const likely = estimate.jars.p50;
-          const loads = capacity?.kind === 'holds' && likely > 0 ? splitLoads(likely, perLoad, 'full').length : undefined;
+          const loads =
+            capacity?.kind === 'holds' && likely > 0 ? splitLoads(likely, perLoad, 'full').length : undefined;
           return [{ jar, jars: estimate.jars, perLoad, loads, minutes: minutesAt(product, jar, household.altitudeFt) }];
         });
         const first = estimates.find(({ estimate }) => estimate.kind === 'estimate')?.estimate;
@@ -56,6 +60,12 @@ export function useJarsFrom({ crop, massKg }: Pick<CropOnHand, 'crop' | 'massKg'
 
 function minutesAt(product: ProductRow, jar: JarSize, altitudeFt: number | null): number | undefined {
   if (altitudeFt === null) return undefined;
-  const answer = findProcess({ product: product.product, pack: product.pack, jar, method: 'boiling-water', altitudeFt });
+  const answer = findProcess({
+    product: product.product,
+    pack: product.pack,
+    jar,
+    method: 'boiling-water',
+    altitudeFt,
+  });
   return answer.kind === 'tested' ? answer.minutes : undefined;
 }

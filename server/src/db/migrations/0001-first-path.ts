@@ -3,7 +3,12 @@ import { DataTypes, type QueryInterface } from 'sequelize';
 const { STRING, INTEGER, BIGINT, DOUBLE, JSON } = DataTypes;
 const id = { type: STRING(36), primaryKey: true };
 const required = <T>(type: T) => ({ type, allowNull: false });
-const refers = (model: string, more = {}) => ({ type: STRING(36), allowNull: false, references: { model, key: 'id' }, ...more });
+const refers = (model: string, more = {}) => ({
+  type: STRING(36),
+  allowNull: false,
+  references: { model, key: 'id' },
+  ...more,
+});
 
 /** From a pick to jars on the shelf: the household, picks, batches with their loads, what happened to them, jars. */
 export async function up(db: QueryInterface): Promise<void> {
@@ -51,7 +56,12 @@ export async function up(db: QueryInterface): Promise<void> {
     mass_kg: required(DOUBLE),
     soft_kg: required(DOUBLE),
   });
-  await db.createTable('loads', { id, batch_id: refers('batches'), number: required(INTEGER), jars: required(INTEGER) });
+  await db.createTable('loads', {
+    id,
+    batch_id: refers('batches'),
+    number: required(INTEGER),
+    jars: required(INTEGER),
+  });
   await db.createTable('kitchen_events', {
     id,
     load_id: refers('loads'),

@@ -1,0 +1,65 @@
+/** The order of the work: a later folder of core may use an earlier one, never the reverse. */
+const ORDER = [
+  'measure',
+  'handbook',
+  'harvest',
+  'yields',
+  'process',
+  'canner',
+  'supplies',
+  'day',
+  'kitchen',
+  'pantry',
+  'season',
+  'formats',
+];
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: { path: '^(contract|server|app|e2e)/' },
+    },
+    {
+      name: 'contract-on-core-only',
+      severity: 'error',
+      from: { path: '^contract/' },
+      to: { path: '^(server|app|e2e)/' },
+    },
+    { name: 'server-not-on-app', severity: 'error', from: { path: '^server/' }, to: { path: '^(app|e2e)/' } },
+    { name: 'app-not-on-server', severity: 'error', from: { path: '^app/' }, to: { path: '^(server|e2e)/' } },
+    {
+      name: 'core-does-no-io',
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'drawings-know-no-features',
+      comment: 'Screen.tsx alone frames every screen with the signal line and the demo clock.',
+      severity: 'error',
+      from: { path: '^app/src/ui/', pathNot: '^app/src/ui/Screen\\.tsx$' },
+      to: { path: '^app/src/(features|app)/' },
+    },
+    ...ORDER.map((folder, i) => ({
+      name: `core-order-${folder}`,
+      severity: 'error',
+      from: { path: `^core/src/${folder}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^core/src/(${ORDER.slice(i + 1).join('|') || 'nothing'})/` },
+    })),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: 'node_modules|/dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.cjs', '.mjs'],
+    },
+  },
+};

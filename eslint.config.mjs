@@ -1,0 +1,48 @@
+import expo from 'eslint-config-expo/flat.js';
+import { configs } from 'typescript-eslint';
+
+export default [
+  { ignores: ['**/node_modules/**', '**/dist/**', '**/.expo/**', 'test-results/**', 'app/nativewind-env.d.ts'] },
+  ...expo,
+  ...configs.strict,
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
+      'no-console': 'error',
+      // A schema and the type inferred from it share one name; the compiler knows them apart.
+      '@typescript-eslint/no-redeclare': 'off',
+      // Packages are resolved by the compiler, which knows the rooms' export maps; this rule does not.
+      'import/no-unresolved': 'off',
+      'import/namespace': 'off',
+      'import/no-named-as-default-member': 'off',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+          message: 'Time is passed in.',
+        },
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is passed in.' },
+        {
+          selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']",
+          message: 'Chance is passed in.',
+        },
+      ],
+    },
+  },
+  {
+    files: ['**/*.test.{ts,tsx}'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
+  {
+    files: ['**/*.cjs', 'app/*.js'],
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
+];

@@ -1,0 +1,63 @@
+// Everything CI asks for, on a fresh machine too: formatting, types, lint, arrows between the rooms, dead code, Jest,
+// Playwright. All of it runs even when something fails; the last line counts tests and checks.
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuild, ensureModules, ensurePrograms } from './prepare.mjs';
+
+const ROOMS = ['core', 'contract', 'server', 'app', 'e2e'];
+const results = mkdtempSync(join(tmpdir(), 'hoddle-test-'));
+const count = { passed: 0, failed: 0 };
+
+function run(title, command, args, env = {}) {
+  process.stdout.write(`\n== ${title}\n`);
+  const { status } = spawnSync('npx', ['--no-install', command, ...args], { stdio: 'inherit', env: { ...process.env, ...env } });
+  return status === 0;
+}
+
+/** A check that passes or fails as a whole. */
+function check(title, command, args) {
+  count[run(title, command, args) ? 'passed' : 'failed'] += 1;
+}
+
+/** A test runner: its own counts, or one failure when it broke before it could count. */
+function suite(title, command, args, file, read, env) {
+  const ok = run(title, command, args, env);
+  try {
+    const { passed, failed } = read(JSON.parse(readFileSync(file, 'utf8')));
+    count.passed += passed;
+    count.failed += ok ? failed : Math.max(1, failed);
+  } catch {
+    count.failed += 1;
+  }
+}
+
+ensureModules();
+ensurePrograms({ chromium: 'chromium' });
+
+check('formatting', 'prettier', ['--check', '--log-level', 'warn', '.']);
+for (const room of ROOMS) check(`types: ${room}`, 'tsc', ['-p', room]);
+check('lint', 'eslint', ['--max-warnings', '0', '.']);
+check('arrows between the rooms', 'depcruise', ['--config', '.dependency-cruiser.cjs', 'core/src', 'contract/src', 'server/src', 'app/src']);
+check('dead code', 'knip', ['--no-config-hints']);
+
+const jestFile = join(results, 'jest.json');
+suite('jest', 'jest', ['--ci', '--json', '--outputFile', jestFile], jestFile, (jest) => ({
+  passed: jest.numPassedTests,
+  failed: jest.numFailedTests + jest.numRuntimeErrorTestSuites,
+}));
+
+ensureBuild();
+const playwrightFile = join(results, 'playwright.json');
+suite(
+  'playwright',
+  'playwright',
+  ['test', '--config', 'e2e/playwright.config.ts', '--project', 'journeys'],
+  playwrightFile,
+  ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
+  { PLAYWRIGHT_JSON_OUTPUT_FILE: playwrightFile },
+);
+
+process.stdout.write(`\n${count.passed} passed, ${count.failed} failed\n`);
+process.exit(count.failed === 0 ? 0 : 1);

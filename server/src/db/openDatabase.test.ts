@@ -1,0 +1,57 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { QueryTypes, Sequelize } from 'sequelize';
+import { newFile } from '../testServer';
+import { UnusableFile } from './checkFile';
+import { MIGRATIONS } from './migrations';
+import { openDatabase } from './openDatabase';
+
+async function query(file: string, sql: string): Promise<Record<string, unknown>[]> {
+  const other = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
+  const rows = await other.query<Record<string, unknown>>(sql, { type: QueryTypes.SELECT });
+  await other.close();
+  return rows;
+}
+
+test('a new file gets every migration, write-ahead logging and foreign keys', async () => {
+  const file = newFile();
+  const db = await openDatabase(file);
+  await db.close();
+  expect(await query(file, 'SELECT name FROM migrations ORDER BY name')).toEqual(MIGRATIONS.map(({ name }) => ({ name })));
+  expect(await query(file, 'PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
+});
+
+test('a movement of jars that are not there breaks a foreign key', async () => {
+  const db = await openDatabase(newFile());
+  const row = { id: 'm', lotId: 'none', kind: 'taken', jars: 1, at: 1 } as const;
+  await expect(db.write((transaction) => db.tables.movements.create(row, { transaction }))).rejects.toThrow(/FOREIGN KEY/);
+  await db.close();
+});
+
+test('opening again runs no migration twice and keeps what was written', async () => {
+  const file = newFile();
+  const first = await openDatabase(file);
+  await first.write((transaction) => first.tables.households.update({ name: 'Kept' }, { where: { id: 1 }, transaction }));
+  await first.close();
+  const second = await openDatabase(file);
+  expect((await second.tables.households.findAll()).map((row) => row.get('name'))).toEqual(['Kept']);
+  await second.close();
+});
+
+test('a file that is not SQLite is told in one line and left as it was', async () => {
+  const file = newFile();
+  writeFileSync(file, 'Dear diary, today we picked tomatoes.');
+  const opened = openDatabase(file);
+  await expect(opened).rejects.toThrow(UnusableFile);
+  await expect(opened).rejects.toThrow(/^[^\n]*is not a SQLite file[^\n]*$/);
+  expect(readFileSync(file, 'utf8')).toBe('Dear diary, today we picked tomatoes.');
+});
+
+test("another program's database is left alone", async () => {
+  const file = newFile();
+  const other = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
+  await other.query('CREATE TABLE letters (id INTEGER)');
+  await other.close();
+  const before = readFileSync(file);
+  await expect(openDatabase(file)).rejects.toThrow(/belongs to another program/);
+  expect(readFileSync(file).equals(before)).toBe(true);
+});

@@ -1,0 +1,37 @@
+import { mkdtempSync } from 'node:fs';
+import { type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import pino from 'pino';
+import { type Clock } from './clock';
+import { openDatabase } from './db/openDatabase';
+import { createServer } from './server';
+
+/** A data file of its own, gone with the machine's temporary folder. */
+export function newFile(): string {
+  return join(mkdtempSync(join(tmpdir(), 'hoddle-')), 'household.sqlite');
+}
+
+/** The real server on a free port with a real file, for tests. */
+export async function startServer(file = newFile(), clock: Clock = { now: () => Date.UTC(2026, 7, 29) }) {
+  const db = await openDatabase(file);
+  const log = pino({ level: 'silent' });
+  const server = createServer({ db, clock, log, appFolder: join(tmpdir(), 'no-app-here') }).listen(0, '127.0.0.1');
+  await new Promise((listening) => server.once('listening', listening));
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
+  return {
+    db,
+    file,
+    async call(method: string, path: string, body?: unknown) {
+      const init = body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+      const reply = await fetch(base + path, { method, ...init });
+      const text = await reply.text();
+      return { status: reply.status, body: text === '' ? undefined : JSON.parse(text) };
+    },
+    async stop() {
+      server.closeAllConnections();
+      await new Promise((closed) => server.close(closed));
+      await db.close();
+    },
+  };
+}
