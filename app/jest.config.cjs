@@ -1,8 +1,11 @@
+/** Packages that ship sources Jest cannot read as they are. */
+const READ_BY_BABEL =
+  '(jest-)?react-native|@react-native|expo|@expo|nativewind|react-native-css-interop|lucide-react-native|@hoddle|uuid|pure-rand';
+
 module.exports = {
   displayName: 'app',
   preset: 'jest-expo',
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '\\.css$': '<rootDir>/jest.styleStub.cjs' },
-  transformIgnorePatterns: [
-    '/node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|nativewind|react-native-css-interop|react-native-svg|lucide-react-native|@hoddle/.*|uuid|pure-rand)/)',
-  ],
+  setupFiles: ['<rootDir>/jest.setup.cjs'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transformIgnorePatterns: [`/node_modules/(?!(${READ_BY_BABEL}))`],
 };

@@ -31,7 +31,9 @@ export function ensurePrograms(packageOf) {
   }
   say(`Installing ${packages.join(', ')} ...`);
   run('apt-get', ['update', '-q']);
-  run('apt-get', ['install', '-y', '-q', '--no-install-recommends', ...packages], { DEBIAN_FRONTEND: 'noninteractive' });
+  run('apt-get', ['install', '-y', '-q', '--no-install-recommends', ...packages], {
+    DEBIAN_FRONTEND: 'noninteractive',
+  });
 }
 
 /** The npm packages of the lock file; sqlite3 is compiled, which takes a compiler and a few minutes. */
@@ -52,7 +54,13 @@ export function ensureBuild() {
     ...filesBelow(`${room}/src`).filter((file) => !/\.test\.tsx?$/.test(file)),
     `${room}/package.json`,
   ]);
-  const setup = ['app/app.json', 'app/babel.config.js', 'app/metro.config.js', 'app/tailwind.config.js', 'server/build.mjs'];
+  const setup = [
+    'app/app.json',
+    'app/babel.config.js',
+    'app/metro.config.js',
+    'app/tailwind.config.js',
+    'server/build.mjs',
+  ];
   const made = digest([...sources.sort(), ...setup, 'package-lock.json']);
   if (existsSync('app/dist/index.html') && existsSync(stamp) && readFileSync(stamp, 'utf8') === made) return;
   say('Building the app and the server, about 2 minutes ...');

@@ -12,7 +12,10 @@ const count = { passed: 0, failed: 0 };
 
 function run(title, command, args, env = {}) {
   process.stdout.write(`\n== ${title}\n`);
-  const { status } = spawnSync('npx', ['--no-install', command, ...args], { stdio: 'inherit', env: { ...process.env, ...env } });
+  const { status } = spawnSync('npx', ['--no-install', command, ...args], {
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
   return status === 0;
 }
 
@@ -39,7 +42,14 @@ ensurePrograms({ chromium: 'chromium' });
 check('formatting', 'prettier', ['--check', '--log-level', 'warn', '.']);
 for (const room of ROOMS) check(`types: ${room}`, 'tsc', ['-p', room]);
 check('lint', 'eslint', ['--max-warnings', '0', '.']);
-check('arrows between the rooms', 'depcruise', ['--config', '.dependency-cruiser.cjs', 'core/src', 'contract/src', 'server/src', 'app/src']);
+check('arrows between the rooms', 'depcruise', [
+  '--config',
+  '.dependency-cruiser.cjs',
+  'core/src',
+  'contract/src',
+  'server/src',
+  'app/src',
+]);
 check('dead code', 'knip', ['--no-config-hints']);
 
 const jestFile = join(results, 'jest.json');

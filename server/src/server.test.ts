@@ -9,7 +9,15 @@ let server: Awaited<ReturnType<typeof startServer>>;
 beforeEach(async () => (server = await startServer()));
 afterEach(() => server.stop());
 
-const pick = (kg = 30) => ({ id: uuidV7(), crop: 'tomato-paste', massKg: kg, softKg: 5, place: 'cool', pickedAt: START, told: '66 lb' });
+const pick = (kg = 30) => ({
+  id: uuidV7(),
+  crop: 'tomato-paste',
+  massKg: kg,
+  softKg: 5,
+  place: 'cool',
+  pickedAt: START,
+  told: '66 lb',
+});
 
 function batchOf(pickId: string, massKg: number, jars = [7], minutes = 55) {
   return {
@@ -40,7 +48,8 @@ async function cooledLoad() {
     { type: 'heat-off', at: START + 75 * MIN },
     { type: 'jars-out', at: START + 80 * MIN },
   ];
-  for (const event of told) expect((await server.call('POST', '/kitchen/events', { id: uuidV7(), loadId, ...event })).status).toBe(201);
+  for (const event of told)
+    expect((await server.call('POST', '/kitchen/events', { id: uuidV7(), loadId, ...event })).status).toBe(201);
   return loadId;
 }
 
@@ -56,7 +65,14 @@ const sealCheck = (loadId: string, sealed: boolean[]) => ({
 
 describe('GET /api/process', () => {
   const ask = (more: Record<string, string>) => {
-    const query = { product: 'tomatoes-crushed', pack: 'hot', jar: 'quart', method: 'boiling-water', altitudeFt: '3420', ...more };
+    const query = {
+      product: 'tomatoes-crushed',
+      pack: 'hot',
+      jar: 'quart',
+      method: 'boiling-water',
+      altitudeFt: '3420',
+      ...more,
+    };
     return server.call('GET', `/process?${new URLSearchParams(query)}`);
   };
 
@@ -64,7 +80,14 @@ describe('GET /api/process', () => {
   test('a tested process carries its minutes, headspace, acid, source and that it is recalled', async () => {
     expect(await ask({})).toMatchObject({
       status: 200,
-      body: { kind: 'tested', minutes: 55, headspaceIn: 0.5, acid: { bottledLemonJuiceTbsp: 2 }, source: expect.stringContaining('guide 3'), recalled: true },
+      body: {
+        kind: 'tested',
+        minutes: 55,
+        headspaceIn: 0.5,
+        acid: { bottledLemonJuiceTbsp: 2 },
+        source: expect.stringContaining('guide 3'),
+        recalled: true,
+      },
     });
   });
 
@@ -78,9 +101,15 @@ describe('GET /api/process', () => {
     expect([status, body.kind, body.instead.length > 0]).toEqual([200, 'refusal', true]);
   });
 
-  test.each(['-5000', 'abc', '', '20000', 'NaN', '1e3'])('altitude %j is nonsense: 400 with the field', async (altitudeFt) => {
-    expect(await ask({ altitudeFt })).toMatchObject({ status: 400, body: { error: { code: 'invalid', fields: { altitudeFt: expect.any(String) } } } });
-  });
+  test.each(['-5000', 'abc', '', '20000', 'NaN', '1e3'])(
+    'altitude %j is nonsense: 400 with the field',
+    async (altitudeFt) => {
+      expect(await ask({ altitudeFt })).toMatchObject({
+        status: 400,
+        body: { error: { code: 'invalid', fields: { altitudeFt: expect.any(String) } } },
+      });
+    },
+  );
 
   test('an altitude left out is told to be missing', async () => {
     expect(await server.call('GET', '/process?product=plums&pack=hot&jar=pint&method=boiling-water')).toMatchObject({
@@ -91,7 +120,14 @@ describe('GET /api/process', () => {
 });
 
 describe('POST /api/estimate', () => {
-  const ask = (amount: object, more = {}) => server.call('POST', '/estimate', { crop: 'tomato-paste', amount, product: 'tomatoes-crushed', jar: 'quart', ...more });
+  const ask = (amount: object, more = {}) =>
+    server.call('POST', '/estimate', {
+      crop: 'tomato-paste',
+      amount,
+      product: 'tomatoes-crushed',
+      jar: 'quart',
+      ...more,
+    });
 
   // The same guide: 22 lb make a canner load of 7 quarts.
   test('22 lb fill 7 quarts within the range', async () => {
@@ -110,11 +146,17 @@ describe('POST /api/estimate', () => {
     ['an unknown unit', { value: 3, unit: 'stone' }],
     ['no number', { value: 'many', unit: 'lb' }],
   ])('%s is 400 with a sentence', async (_, amount) => {
-    expect(await ask(amount)).toMatchObject({ status: 400, body: { error: { code: 'invalid', message: expect.stringMatching(/\.$/) } } });
+    expect(await ask(amount)).toMatchObject({
+      status: 400,
+      body: { error: { code: 'invalid', message: expect.stringMatching(/\.$/) } },
+    });
   });
 
   test('a product that is not made of this crop is a refusal', async () => {
-    expect(await ask({ value: 3, unit: 'lb' }, { crop: 'damson' })).toMatchObject({ status: 200, body: { kind: 'refusal' } });
+    expect(await ask({ value: 3, unit: 'lb' }, { crop: 'damson' })).toMatchObject({
+      status: 200,
+      body: { kind: 'refusal' },
+    });
   });
 });
 
@@ -123,21 +165,36 @@ describe('writes', () => {
     const basket = pick();
     expect((await server.call('POST', '/picks', basket)).status).toBe(201);
     expect((await server.call('POST', '/picks', basket)).status).toBe(200);
-    expect(await server.call('POST', '/picks', { ...basket, massKg: 99 })).toMatchObject({ status: 409, body: { error: { code: 'id-taken' } } });
+    expect(await server.call('POST', '/picks', { ...basket, massKg: 99 })).toMatchObject({
+      status: 409,
+      body: { error: { code: 'id-taken' } },
+    });
     const { body } = await server.call('GET', '/state');
     expect(body.picks).toEqual([basket]);
   });
 
   test('more soft than picked is refused with the field', async () => {
-    expect(await server.call('POST', '/picks', { ...pick(), softKg: 31 })).toMatchObject({ status: 400, body: { error: { fields: { softKg: expect.any(String) } } } });
+    expect(await server.call('POST', '/picks', { ...pick(), softKg: 31 })).toMatchObject({
+      status: 400,
+      body: { error: { fields: { softKg: expect.any(String) } } },
+    });
   });
 
   test('a batch shorter than tested, or of produce that is gone, is refused and leaves nothing behind', async () => {
     const basket = pick();
     await server.call('POST', '/picks', basket);
-    expect(await server.call('POST', '/batches', batchOf(basket.id, 10, [7], 50))).toMatchObject({ status: 422, body: { error: { code: 'too-short' } } });
-    expect(await server.call('POST', '/batches', batchOf(basket.id, 31))).toMatchObject({ status: 409, body: { error: { code: 'not-on-hand' } } });
-    expect(await server.call('POST', '/batches', { ...batchOf(basket.id, 1), jar: 'half-gallon' })).toMatchObject({ status: 422, body: { error: { code: 'not-tested' } } });
+    expect(await server.call('POST', '/batches', batchOf(basket.id, 10, [7], 50))).toMatchObject({
+      status: 422,
+      body: { error: { code: 'too-short' } },
+    });
+    expect(await server.call('POST', '/batches', batchOf(basket.id, 31))).toMatchObject({
+      status: 409,
+      body: { error: { code: 'not-on-hand' } },
+    });
+    expect(await server.call('POST', '/batches', { ...batchOf(basket.id, 1), jar: 'half-gallon' })).toMatchObject({
+      status: 422,
+      body: { error: { code: 'not-tested' } },
+    });
     expect((await server.call('GET', '/state')).body.batches).toEqual([]);
   });
 
@@ -146,7 +203,13 @@ describe('writes', () => {
     await server.call('POST', '/picks', basket);
     const [idle, begun] = [batchOf(basket.id, 5), batchOf(basket.id, 5)];
     for (const batch of [idle, begun]) await server.call('POST', '/batches', batch);
-    await server.call('POST', '/kitchen/events', { id: uuidV7(), loadId: begun.loads[0]!.id, type: 'load-started', at: START, jars: 7 });
+    await server.call('POST', '/kitchen/events', {
+      id: uuidV7(),
+      loadId: begun.loads[0]!.id,
+      type: 'load-started',
+      at: START,
+      jars: 7,
+    });
     expect((await server.call('DELETE', `/batches/${idle.id}`)).status).toBe(204);
     expect((await server.call('DELETE', `/batches/${idle.id}`)).status).toBe(204);
     expect((await server.call('DELETE', `/batches/${begun.id}`)).body.error.code).toBe('begun');
@@ -158,36 +221,64 @@ describe('writes', () => {
     expect((await server.call('POST', '/kitchen/events', check)).status).toBe(201);
     expect((await server.call('POST', '/kitchen/events', check)).status).toBe(200);
     const { body } = await server.call('GET', '/state');
-    expect(body.movements).toMatchObject([{ kind: 'stored', jars: 6 }, { kind: 'stored', jars: 1 }]);
+    expect(body.movements).toMatchObject([
+      { kind: 'stored', jars: 6 },
+      { kind: 'stored', jars: 1 },
+    ]);
     expect(body.lots.map((lot: { place: string }) => lot.place).sort()).toEqual(['refrigerator', 'shelf']);
   });
 
   test('a seal check of more jars than went in is refused and not kept', async () => {
     const loadId = await cooledLoad();
     const check = sealCheck(loadId, Array(8).fill(true));
-    expect(await server.call('POST', '/kitchen/events', check)).toMatchObject({ status: 422, body: { error: { code: 'seal-check', message: '7 jars came out of this load, not 8.' } } });
+    expect(await server.call('POST', '/kitchen/events', check)).toMatchObject({
+      status: 422,
+      body: { error: { code: 'seal-check', message: '7 jars came out of this load, not 8.' } },
+    });
     expect((await server.call('GET', '/state')).body.events).toHaveLength(4);
   });
 
   test('no lot ever holds fewer jars than none, even when eight take at once', async () => {
     const check = sealCheck(await cooledLoad(), Array(7).fill(true));
     await server.call('POST', '/kitchen/events', check);
-    const take = () => server.call('POST', '/movements', { id: uuidV7(), lotId: check.sealedLotId, kind: 'taken', jars: 1, at: START + 20 * HOUR });
+    const take = () =>
+      server.call('POST', '/movements', {
+        id: uuidV7(),
+        lotId: check.sealedLotId,
+        kind: 'taken',
+        jars: 1,
+        at: START + 20 * HOUR,
+      });
     const replies = await Promise.all(Array.from({ length: 8 }, take));
     expect(replies.map(({ status }) => status).sort()).toEqual([201, 201, 201, 201, 201, 201, 201, 409]);
   });
 
   test('the household keeps its altitude, and none is none', async () => {
-    const canner = { id: uuidV7(), name: 'Pot', method: 'boiling-water', insideDiameterIn: 13.25, insideHeightIn: 9.5, rackHeightIn: 0.6, declaredQuarts: 7, declaredPints: 9 };
+    const canner = {
+      id: uuidV7(),
+      name: 'Pot',
+      method: 'boiling-water',
+      insideDiameterIn: 13.25,
+      insideHeightIn: 9.5,
+      rackHeightIn: 0.6,
+      declaredQuarts: 7,
+      declaredPints: 9,
+    };
     const household = { name: 'Home', altitudeFt: null, burners: 4, canners: [canner] };
     await server.call('PUT', '/household', household);
     await server.call('PUT', '/household', household);
     expect((await server.call('GET', '/state')).body.household).toEqual(household);
-    expect(await server.call('PUT', '/household', { ...household, altitudeFt: -12 })).toMatchObject({ status: 400, body: { error: { fields: { altitudeFt: expect.any(String) } } } });
+    expect(await server.call('PUT', '/household', { ...household, altitudeFt: -12 })).toMatchObject({
+      status: 400,
+      body: { error: { fields: { altitudeFt: expect.any(String) } } },
+    });
   });
 
   test('a real household has no clock to move', async () => {
-    expect(await server.call('PUT', '/clock', { offsetMs: 1_000 })).toMatchObject({ status: 409, body: { error: { code: 'real-clock' } } });
+    expect(await server.call('PUT', '/clock', { offsetMs: 1_000 })).toMatchObject({
+      status: 409,
+      body: { error: { code: 'real-clock' } },
+    });
   });
 });
 
@@ -204,7 +295,13 @@ test.each([
   ['an unknown address', 'GET', '/nowhere', undefined, 404],
   ['no body', 'POST', '/picks', undefined, 400],
   ['a body that is a list', 'POST', '/picks', [], 400],
-  ['an event of a load that is not there', 'POST', '/kitchen/events', { id: uuidV7(), loadId: uuidV7(), type: 'boil-lost', at: START }, 404],
+  [
+    'an event of a load that is not there',
+    'POST',
+    '/kitchen/events',
+    { id: uuidV7(), loadId: uuidV7(), type: 'boil-lost', at: START },
+    404,
+  ],
   ['more than a megabyte', 'POST', '/picks', { told: 'x'.repeat(1_100_000) }, 413],
 ])('%s is answered with a code and a sentence, never a stack', async (_, method, path, body, status) => {
   const reply = await server.call(method, path, body);

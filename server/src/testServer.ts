@@ -23,7 +23,8 @@ export async function startServer(file = newFile(), clock: Clock = { now: () => 
     db,
     file,
     async call(method: string, path: string, body?: unknown) {
-      const init = body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+      const init =
+        body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
       const reply = await fetch(base + path, { method, ...init });
       const text = await reply.text();
       return { status: reply.status, body: text === '' ? undefined : JSON.parse(text) };

@@ -16,21 +16,27 @@ test('a new file gets every migration, write-ahead logging and foreign keys', as
   const file = newFile();
   const db = await openDatabase(file);
   await db.close();
-  expect(await query(file, 'SELECT name FROM migrations ORDER BY name')).toEqual(MIGRATIONS.map(({ name }) => ({ name })));
+  expect(await query(file, 'SELECT name FROM migrations ORDER BY name')).toEqual(
+    MIGRATIONS.map(({ name }) => ({ name })),
+  );
   expect(await query(file, 'PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
 });
 
 test('a movement of jars that are not there breaks a foreign key', async () => {
   const db = await openDatabase(newFile());
   const row = { id: 'm', lotId: 'none', kind: 'taken', jars: 1, at: 1 } as const;
-  await expect(db.write((transaction) => db.tables.movements.create(row, { transaction }))).rejects.toThrow(/FOREIGN KEY/);
+  await expect(db.write((transaction) => db.tables.movements.create(row, { transaction }))).rejects.toThrow(
+    /FOREIGN KEY/,
+  );
   await db.close();
 });
 
 test('opening again runs no migration twice and keeps what was written', async () => {
   const file = newFile();
   const first = await openDatabase(file);
-  await first.write((transaction) => first.tables.households.update({ name: 'Kept' }, { where: { id: 1 }, transaction }));
+  await first.write((transaction) =>
+    first.tables.households.update({ name: 'Kept' }, { where: { id: 1 }, transaction }),
+  );
   await first.close();
   const second = await openDatabase(file);
   expect((await second.tables.households.findAll()).map((row) => row.get('name'))).toEqual(['Kept']);

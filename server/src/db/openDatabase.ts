@@ -1,11 +1,14 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { Mutex } from 'async-mutex';
-import { type QueryInterface, Sequelize, type Transaction } from 'sequelize';
+import { type QueryInterface, QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
-import { APPLICATION_ID, checkFile, UnusableFile } from './checkFile';
+import { checkFile, UnusableFile } from './checkFile';
 import { MIGRATIONS } from './migrations';
 import { defineTables, type Tables } from './tables';
+
+/** Marks a file as Hoddle's: the letters "HODL". https://www.sqlite.org/pragma.html#pragma_application_id */
+const APPLICATION_ID = 0x48_4f_44_4c;
 
 export interface Database {
   readonly tables: Tables;
@@ -24,12 +27,14 @@ export async function openDatabase(file: string): Promise<Database> {
   mkdirSync(dirname(file), { recursive: true });
   const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
   try {
+    await checkOwner(sequelize, file);
     await sequelize.query('PRAGMA journal_mode = WAL');
     await sequelize.query('PRAGMA synchronous = FULL');
     await sequelize.query(`PRAGMA application_id = ${APPLICATION_ID}`);
     await migrate(sequelize);
   } catch (cause) {
     await sequelize.close().catch(() => undefined);
+    if (cause instanceof UnusableFile) throw cause;
     throw new UnusableFile(`${file} cannot be opened: ${cause instanceof Error ? cause.message : String(cause)}`, {
       cause,
     });
@@ -41,6 +46,19 @@ export async function openDatabase(file: string): Promise<Database> {
     write: (work) => queue.runExclusive(() => sequelize.transaction(work)),
     close: () => queue.runExclusive(() => sequelize.close()),
   };
+}
+
+/**
+ * Asks SQLite, not the bytes of the file: after a power cut the newest pages, the mark among them, may still be in the
+ * write-ahead log alone.
+ */
+async function checkOwner(sequelize: Sequelize, file: string): Promise<void> {
+  const ask = async (sql: string) =>
+    Object.values((await sequelize.query<object>(sql, { type: QueryTypes.SELECT }))[0] ?? {})[0];
+  const mark = await ask('PRAGMA application_id');
+  if (mark === APPLICATION_ID) return;
+  if (mark === 0 && (await ask('SELECT COUNT(*) FROM sqlite_master')) === 0) return;
+  throw new UnusableFile(`${file} belongs to another program. It was left as it is; name another one in HODDLE_DB.`);
 }
 
 async function migrate(sequelize: Sequelize): Promise<void> {

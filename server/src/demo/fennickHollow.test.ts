@@ -13,13 +13,22 @@ test.each([
   [2025, 30],
 ])('in %d the demo begins on 29, 30 or 31 August, a Saturday, at 7:40', (year, day) => {
   const start = demoStart(new Date(year, 2, 3));
-  expect([start.getMonth(), start.getDate(), start.getDay(), start.getHours(), start.getMinutes()]).toEqual([7, day, 6, 7, 40]);
+  expect([start.getMonth(), start.getDate(), start.getDay(), start.getHours(), start.getMinutes()]).toEqual([
+    7,
+    day,
+    6,
+    7,
+    40,
+  ]);
 });
 
 test('the demo household is one that the API would take, with the produce it is to have on hand', () => {
   const { demoNow, household, picks, batches, events, lots, movements } = fennickHollow(new Date(2026, 2, 3));
   v.parse(HouseholdState, { now: demoNow, demoOffsetMs: 0, household, picks, batches, events, lots, movements });
-  const pounds = onHand(picks, batches.flatMap(({ uses }) => uses)).map((lot) => [lot.crop, lot.ripeness, Math.round(lot.massKg / LB)]);
+  const pounds = onHand(
+    picks,
+    batches.flatMap(({ uses }) => uses),
+  ).map((lot) => [lot.crop, lot.ripeness, Math.round(lot.massKg / LB)]);
   expect(pounds).toEqual(
     expect.arrayContaining([
       ['tomato-paste', 'sound', 56],
@@ -35,10 +44,15 @@ test('its history breaks no rule: every load fully boiled, no lot below none, no
   for (const batch of batches) {
     for (const load of batch.loads) {
       const own = events.filter((event) => event.loadId === load.id);
-      expect(loadState({ jars: load.jars, processMinutes: batch.processMinutes }, own)).toMatchObject({ phase: 'cooling', outOfPlace: [] });
+      expect(loadState({ jars: load.jars, processMinutes: batch.processMinutes }, own)).toMatchObject({
+        phase: 'cooling',
+        outOfPlace: [],
+      });
     }
   }
   expect(lots.map((lot) => jarsInLot(lot.id, movements)).every((jars) => jars > 0)).toBe(true);
   expect(Math.max(...movements.map(({ at }) => at))).toBeLessThanOrEqual(demoNow);
-  expect(lots.filter((lot) => lot.keepsUntil < demoNow).reduce((sum, lot) => sum + jarsInLot(lot.id, movements), 0)).toBe(3);
+  expect(
+    lots.filter((lot) => lot.keepsUntil < demoNow).reduce((sum, lot) => sum + jarsInLot(lot.id, movements), 0),
+  ).toBe(3);
 });

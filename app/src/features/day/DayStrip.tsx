@@ -1,11 +1,11 @@
 import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { addHours, startOfHour, format } from 'date-fns';
-import { useRouter } from 'expo-router';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { clockTime } from '@/ui/clockWords';
 import { COLOURS, hueOfProduct } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
+import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
 import { PX_PER_MIN, stepLines, stoveLanes, yOf } from './stripLayout';
 import { type Day, type DayLoad } from './useDay';
@@ -134,7 +134,6 @@ function Hours({ day }: { day: Day }) {
 
 /** One load in its canner: heats, boils, rests; the whole block opens the load. */
 function LoadBlock({ load, day }: { load: DayLoad; day: Day }) {
-  const router = useRouter();
   const task = (kind: string) => day.tasks.find((entry) => entry.task.loadId === load.id && entry.task.kind === kind);
   const [loading, boil, rest] = [task('load'), task('process'), task('rest')];
   if (!loading || !boil || !rest) return null;
@@ -145,10 +144,9 @@ function LoadBlock({ load, day }: { load: DayLoad; day: Day }) {
   const boilPx = (boil.endMin - boil.startMin) * PX_PER_MIN;
   const words = `Load ${load.number}, ${jars} ${productRow(load.batch.product).name.toLowerCase()}: in at ${timeOf(loading.startMin)}, boils ${load.batch.processMinutes} min from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then 5 min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
   return (
-    <Pressable
-      role="link"
-      aria-label={words}
-      onPress={() => router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: load.id } })}
+    <RowLink
+      href={{ pathname: '/plan/load/[loadId]', params: { loadId: load.id } }}
+      label={words}
       className="absolute left-0 right-0"
       style={{ top: yOf(loading.startMin), opacity: done ? 0.6 : 1 }}
     >
@@ -205,7 +203,7 @@ function LoadBlock({ load, day }: { load: DayLoad; day: Day }) {
           </Words>
         </View>
       </View>
-    </Pressable>
+    </RowLink>
   );
 }
 

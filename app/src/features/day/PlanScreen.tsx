@@ -1,7 +1,7 @@
 import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { useRouter } from 'expo-router';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useNow } from '@/store/useHousehold';
 import { clockTime, weekday } from '@/ui/clockWords';
@@ -9,6 +9,7 @@ import { hueOfProduct } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { JarTray } from '@/ui/JarTray';
 import { Key } from '@/ui/Key';
+import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
@@ -87,19 +88,12 @@ function PlannedDay({ day }: { day: Day }) {
 }
 
 function LoadRow({ load, day }: { load: DayLoad; day: Day }) {
-  const router = useRouter();
   const start = day.tasks.find(({ task }) => task.loadId === load.id && task.kind === 'load');
   const at = start ? clockTime(day.startAt + start.startMin * 60_000) : '';
   const toKitchen = load.phase !== 'planned' && load.phase !== 'checked';
   return (
-    <Pressable
-      role="link"
-      onPress={() =>
-        router.navigate({
-          pathname: toKitchen ? '/kitchen/[loadId]' : '/plan/load/[loadId]',
-          params: { loadId: load.id },
-        })
-      }
+    <RowLink
+      href={{ pathname: toKitchen ? '/kitchen/[loadId]' : '/plan/load/[loadId]', params: { loadId: load.id } }}
       className="min-h-[64px] flex-row items-center gap-3 border-t border-hair py-2"
     >
       <HeatSign phase={load.phase} size={24} />
@@ -119,7 +113,7 @@ function LoadRow({ load, day }: { load: DayLoad; day: Day }) {
         quartPx={20}
         {...hueOfProduct(load.batch.product)}
       />
-    </Pressable>
+    </RowLink>
   );
 }
 

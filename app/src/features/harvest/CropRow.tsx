@@ -1,27 +1,25 @@
 import { cropRow } from '@hoddle/core/handbook/crops';
-import { useRouter } from 'expo-router';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { pounds } from '@/ui/amountWords';
 import { Basket } from '@/ui/Basket';
 import { hueOfCrop } from '@/ui/colours';
 import { Fuse } from '@/ui/Fuse';
+import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
 import { keepingOf, PLACE_WORDS } from './keepingWords';
 import { type CropOnHand } from './useOnHand';
 
 /** A crop on hand with a burning fuse for each age; the whole row leads to what it makes. */
 export function CropRow({ item, now }: { item: CropOnHand; now: number }) {
-  const router = useRouter();
   const { crop, massKg, softKg, lots } = item;
   const { name } = cropRow(crop);
   const place = [...new Set(lots.map((lot) => PLACE_WORDS[lot.place]))].join(', ');
   const parts =
     softKg > 0.01 && massKg - softKg > 0.01 ? `${pounds(massKg - softKg)} sound, ${pounds(softKg)} soft` : place;
   return (
-    <Pressable
-      role="link"
-      aria-label={`${name}, ${pounds(massKg)}, ${lots.map((lot) => keepingOf(lot, now).words).join(', ')}. See what it makes.`}
-      onPress={() => router.navigate({ pathname: '/harvest/makes', params: { crop } })}
+    <RowLink
+      href={{ pathname: '/harvest/makes', params: { crop } }}
+      label={`${name}, ${pounds(massKg)}, ${lots.map((lot) => keepingOf(lot, now).words).join(', ')}. See what it makes.`}
       className="py-2"
     >
       <View className="flex-row items-end gap-3">
@@ -50,6 +48,6 @@ export function CropRow({ item, now }: { item: CropOnHand; now: number }) {
           />
         ))}
       </View>
-    </Pressable>
+    </RowLink>
   );
 }

@@ -1,7 +1,7 @@
 import { cropRow, findCrop } from '@hoddle/core/handbook/crops';
 import { countJars, JARS } from '@hoddle/core/handbook/jars';
 import { useRouter } from 'expo-router';
-import { Pressable, useWindowDimensions, View } from 'react-native';
+import { useWindowDimensions, View } from 'react-native';
 import Svg, { Circle, Line } from 'react-native-svg';
 import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
 import { useHousehold } from '@/store/useHousehold';
@@ -9,6 +9,7 @@ import { pounds } from '@/ui/amountWords';
 import { COLOURS, hueOfCrop } from '@/ui/colours';
 import { Key } from '@/ui/Key';
 import { ProduceBar } from '@/ui/ProduceBar';
+import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
@@ -140,7 +141,6 @@ function SizeRow({
   item: CropOnHand;
   quartPx: number;
 }) {
-  const router = useRouter();
   const { jar, jars, perLoad, loads, minutes } = row;
   const { hue, mark } = hueOfCrop(item.crop);
   const range = `${jars.p10} to ${jars.p90}`;
@@ -149,10 +149,9 @@ function SizeRow({
     minutes === undefined ? undefined : `${minutes} min`,
   ];
   return (
-    <Pressable
-      role="link"
-      aria-label={`${range} ${JARS[jar].several}, likely ${jars.p50}. ${facts.filter(Boolean).join(', ')}. Choose.`}
-      onPress={() => router.navigate({ pathname: '/plan/make', params: { crop: item.crop, product: productId, jar } })}
+    <RowLink
+      href={{ pathname: '/plan/make', params: { crop: item.crop, product: productId, jar } }}
+      label={`${range} ${JARS[jar].several}, likely ${jars.p50}. ${facts.filter(Boolean).join(', ')}. Choose.`}
       className="min-h-[56px] justify-center py-1"
     >
       <View className="flex-row items-baseline">
@@ -175,7 +174,7 @@ function SizeRow({
       ) : (
         <Words tone="ink-2">Not enough for a full jar.</Words>
       )}
-    </Pressable>
+    </RowLink>
   );
 }
 

@@ -1,0 +1,7 @@
+// The store of a browser, which Jest's Node does not have.
+const kept = new Map();
+globalThis.localStorage = {
+  getItem: (key) => kept.get(key) ?? null,
+  setItem: (key, value) => void kept.set(key, String(value)),
+  removeItem: (key) => void kept.delete(key),
+};

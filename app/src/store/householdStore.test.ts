@@ -1,0 +1,105 @@
+import { type HouseholdState } from '@hoddle/contract/householdState';
+import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
+import { v7 as uuidV7 } from 'uuid';
+import { useHouseholdStore } from './householdStore';
+
+const empty: HouseholdState = {
+  now: 0,
+  demoOffsetMs: null,
+  household: { name: '', altitudeFt: null, burners: 4, canners: [] },
+  picks: [],
+  batches: [],
+  events: [],
+  lots: [],
+  movements: [],
+};
+const basket = (): HarvestPick => ({
+  id: uuidV7(),
+  crop: 'damson',
+  massKg: 3,
+  softKg: 0,
+  place: 'cool',
+  pickedAt: Date.UTC(2026, 7, 29),
+  told: '3 kg',
+});
+
+/** A server in a few lines: keeps picks, and can be out of reach or say no. */
+function pretendServer() {
+  const kept: HarvestPick[] = [];
+  const server = { kept, reachable: true, refuses: false, posts: 0 };
+  const reply = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body });
+  globalThis.fetch = jest.fn(async (_address: string, init: { method: string; body?: string }) => {
+    if (!server.reachable) throw new TypeError('network');
+    if (init.method === 'GET') return reply(200, { ...empty, picks: [...kept] });
+    server.posts += 1;
+    if (server.refuses) return reply(409, { error: { code: 'no', message: 'Not this one.' } });
+    const pick = JSON.parse(init.body ?? '') as HarvestPick;
+    if (!kept.some(({ id }) => id === pick.id)) kept.push(pick);
+    return reply(201, pick);
+  }) as never;
+  return server;
+}
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  useHouseholdStore.setState({
+    server: empty,
+    state: empty,
+    waiting: [],
+    refused: undefined,
+    noSignalSince: undefined,
+  });
+});
+afterEach(() => jest.useRealTimers());
+
+const settle = () => jest.advanceTimersByTimeAsync(50);
+
+test('an entry shows at once, waits while there is no signal, and is sent by itself, once', async () => {
+  const server = pretendServer();
+  server.reachable = false;
+  const pick = basket();
+  useHouseholdStore.getState().enter({ kind: 'pick', pick });
+  expect(useHouseholdStore.getState().state?.picks).toEqual([pick]);
+  await settle();
+  expect(useHouseholdStore.getState()).toMatchObject({
+    waiting: [{ write: { kind: 'pick' } }],
+    noSignalSince: expect.any(Number),
+  });
+  // A page closed now finds it again when it is opened.
+  expect(JSON.parse(localStorage.getItem('hoddle') ?? '')).toMatchObject({
+    state: { waiting: [{ write: { kind: 'pick', pick } }] },
+  });
+  server.reachable = true;
+  await jest.advanceTimersByTimeAsync(5_000);
+  expect(server.kept).toEqual([pick]);
+  expect(useHouseholdStore.getState()).toMatchObject({
+    waiting: [],
+    noSignalSince: undefined,
+    state: { picks: [pick] },
+  });
+});
+
+test('entries are sent in the order they were made', async () => {
+  const server = pretendServer();
+  const picks = [basket(), basket(), basket()];
+  for (const pick of picks) useHouseholdStore.getState().enter({ kind: 'pick', pick });
+  await settle();
+  expect(server.kept).toEqual(picks);
+  expect(server.posts).toBe(3);
+});
+
+test('what the server does not take is told and leaves the screen; what comes after it is still sent', async () => {
+  const server = pretendServer();
+  server.refuses = true;
+  useHouseholdStore.getState().enter({ kind: 'pick', pick: basket() });
+  await settle();
+  expect(useHouseholdStore.getState()).toMatchObject({
+    waiting: [],
+    refused: { message: 'Not this one.' },
+    state: { picks: [] },
+  });
+  server.refuses = false;
+  useHouseholdStore.getState().enter({ kind: 'pick', pick: basket() });
+  await settle();
+  expect(server.kept).toHaveLength(1);
+});

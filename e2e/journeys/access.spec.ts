@@ -1,0 +1,71 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import { kitchenHands } from '../kitchenHands';
+import { RealServer } from '../realServer';
+import { watchPage } from '../watchPage';
+
+let server: RealServer;
+test.beforeAll(async () => {
+  server = await RealServer.start({ demo: true });
+});
+test.afterAll(() => server.stop());
+
+const SCREENS = [
+  '/',
+  '/harvest',
+  '/harvest/pick',
+  '/harvest/makes?crop=tomato-paste',
+  '/plan/make?crop=tomato-paste&product=tomatoes-crushed&jar=quart',
+  '/plan/make?crop=tomato-paste&product=tomatoes-crushed&jar=half-gallon',
+  '/plan',
+  '/shelf',
+  '/bench',
+  '/bench/household',
+];
+
+async function seriousFaults(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
+}
+
+for (const [words, width, height] of [
+  ['a phone', 390, 844],
+  ['a wide screen', 1280, 800],
+] as const) {
+  test(`every screen on ${words}: no serious fault of access, nothing wider than the window`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    const watch = watchPage(page);
+    for (const screen of SCREENS) {
+      await page.goto(server.address + screen);
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      await watch.fits();
+      expect.soft(await seriousFaults(page), screen).toEqual([]);
+    }
+    watch.calm();
+  });
+}
+
+test('the path from a basket to a boiling load can be walked with the keyboard alone', async ({ page }) => {
+  const hands = kitchenHands(page, server.address);
+  const press = async (role: 'button' | 'link' | 'radio', name: RegExp) => {
+    const target = page.getByRole(role, { name }).first();
+    await target.focus();
+    await page.keyboard.press('Enter');
+  };
+  await hands.goto('/harvest/pick');
+  await press('radio', /Slicing tomatoes/);
+  await page.getByRole('textbox', { name: 'Picked' }).focus();
+  await page.keyboard.type('44');
+  await press('button', /^Picked$/);
+  await press('link', /quarts, likely 14/);
+  await press('button', /^Plan 14 quarts$/);
+  await press('button', /^Start$/);
+  await press('button', /are in, heat it/);
+  await press('button', /^It boils/);
+  await expect(page.getByRole('timer')).toBeVisible();
+  const size = await page.getByRole('timer').evaluate((element) => parseFloat(getComputedStyle(element).fontSize));
+  expect(size).toBeGreaterThanOrEqual(96);
+  expect(await seriousFaults(page)).toEqual([]);
+});

@@ -1,0 +1,137 @@
+import { expect, test } from '@playwright/test';
+import { kitchenHands } from '../kitchenHands';
+import { RealServer } from '../realServer';
+import { watchPage } from '../watchPage';
+
+let server: RealServer;
+test.beforeEach(async () => {
+  server = await RealServer.start();
+});
+test.afterEach(() => server.stop());
+
+const picksKept = async () =>
+  ((await server.call('GET', '/state')).body as { picks: { told: string }[] }).picks.map(({ told }) => told);
+
+test('a pick entered while the server is down stays on the screen and is sent by itself, once', async ({ page }) => {
+  const hands = kitchenHands(page, server.address);
+  await hands.setUpKitchen('3420');
+  await hands.goto('/harvest/pick');
+  await page.getByRole('radio', { name: 'Damson plums' }).click();
+  await hands.type('19');
+  await server.stop('SIGKILL');
+  await hands.key('Picked').click();
+  await expect(page.getByRole('status').first()).toContainText(/No signal since .*1 thing waits here: 19 lb/s);
+  await expect(page.getByRole('heading', { name: '19 lb damson plums makes' })).toBeVisible();
+  await server.start();
+  await hands.key('Try now').click();
+  await expect(page.getByText(/No signal/)).toHaveCount(0);
+  expect(await picksKept()).toEqual(['19 lb']);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: '19 lb damson plums makes' })).toBeVisible();
+  expect(await picksKept()).toEqual(['19 lb']);
+});
+
+test('a pick closed away with the page before it was sent is sent when the page is back', async ({ page }) => {
+  const hands = kitchenHands(page, server.address);
+  await hands.goto('/harvest/pick');
+  await page.getByRole('radio', { name: 'Damson plums' }).click();
+  await hands.type('7');
+  await page.route('**/api/picks', (route) => route.abort());
+  await hands.key('Picked').click();
+  await expect(page.getByRole('status').first()).toContainText('1 thing waits here');
+  await page.goto('about:blank');
+  await page.unroute('**/api/picks');
+  await hands.goto('/harvest');
+  await expect.poll(picksKept).toEqual(['7 lb']);
+});
+
+test('bad amounts are told in a sentence, and what was typed stays', async ({ page }) => {
+  const watch = watchPage(page);
+  const hands = kitchenHands(page, server.address);
+  await hands.goto('/harvest/pick');
+  const amount = page.getByRole('textbox', { name: 'Picked' });
+  await hands.key('Picked').click();
+  await expect(page.getByRole('alert')).toContainText('How much came in?');
+  for (const [typed, sentence] of [
+    ['-4', 'Less than nothing'],
+    ['10,000 bushels', 'more than a household can pick at once'],
+    ['a lot', 'is not an amount'],
+  ] as const) {
+    await amount.fill(typed);
+    await hands.key('Picked').click();
+    await expect(page.getByRole('alert')).toContainText(sentence);
+    await expect(amount).toHaveValue(typed);
+  }
+  for (const [typed, told] of [
+    ['1 1/4', '1 1/4 lb'],
+    ['1,5', '1,5 lb'],
+    ['½ bushel', '½ bushel'],
+  ] as const) {
+    await hands.goto('/harvest/pick');
+    await amount.fill(typed);
+    await hands.key('Picked').click();
+    await expect.poll(picksKept).toContain(told);
+  }
+  watch.calm();
+});
+
+test('without an altitude there is the whole band strip and no single number, and nothing is planned', async ({
+  page,
+}) => {
+  const watch = watchPage(page);
+  const hands = kitchenHands(page, server.address);
+  await hands.pick('Paste tomatoes', '30');
+  await page
+    .getByRole('link', { name: /quarts, likely 10/ })
+    .first()
+    .click();
+  await expect(
+    page.getByRole('img', {
+      name: 'Altitude bands: to 1,000 ft: 45 min; 1,001 to 3,000 ft: 50 min; 3,001 to 6,000 ft: 55 min; above 6,000 ft: 60 min',
+    }),
+  ).toBeVisible();
+  await expect(page.getByText('at the boil')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Plan/ })).toHaveCount(0);
+  await hands.key('Set the altitude').click();
+  await page.getByRole('radio', { name: 'm', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Altitude of the kitchen' }).fill('305');
+  await expect(page.getByText('1,001 ft, rounded up.')).toBeVisible();
+  watch.calm();
+});
+
+test('24 pints in a canner that holds 9 are 9, 9, 6 or evened out 8, 8, 8', async ({ page }) => {
+  const hands = kitchenHands(page, server.address);
+  await hands.setUpKitchen('3420');
+  await hands.pick('Paste tomatoes', '68');
+  await page
+    .getByRole('link', { name: /pints, likely 46/ })
+    .first()
+    .click();
+  const stepper = page.getByRole('button', { name: 'Jars to fill: one less' });
+  while (!(await page.getByText('24 pints', { exact: true }).isVisible())) await stepper.click();
+  await expect(page.getByRole('list', { name: '3 loads: 9, 9, 6' })).toBeVisible();
+  await page.getByRole('radio', { name: 'evened out' }).click();
+  await expect(page.getByRole('list', { name: '3 loads: 8, 8, 8' })).toBeVisible();
+});
+
+for (const [crop, product, jars, minutes] of [
+  ['Paste tomatoes', 'Whole tomatoes in water', 'pints', 50],
+  ['Paste tomatoes', 'Thin tomato sauce', 'quarts', 50],
+  ['Damson plums', 'Plums or damsons in syrup', 'pints', 30],
+] as const) {
+  // USDA Complete Guide to Home Canning, 2015, guides 2 and 3: minutes at 3,001 to 6,000 ft.
+  test(`${product.toLowerCase()} goes the same way, ${minutes} min in ${jars}`, async ({ page }) => {
+    const watch = watchPage(page);
+    const hands = kitchenHands(page, server.address);
+    await hands.setUpKitchen('3420');
+    await hands.pick(crop, '30');
+    const part = page.getByRole('heading', { name: product }).locator('xpath=../..');
+    await part.getByRole('link', { name: new RegExp(`${jars}, likely .*${minutes} min`) }).click();
+    await hands.key(/^Plan \d+/).click();
+    await page.getByRole('link', { name: new RegExp(`^Load 1, .*${product}.*boils ${minutes} min`, 'i') }).click();
+    await hands.key(/are in, heat it/).click();
+    await hands.key(`It boils: start ${minutes} min`).click();
+    await expect.poll(hands.secondsLeft).toBeGreaterThan(minutes * 60 - 10);
+    watch.calm();
+  });
+}

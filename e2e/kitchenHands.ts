@@ -1,0 +1,44 @@
+import { expect, type Page } from '@playwright/test';
+
+/** What a cook does on the screens, in the words of the screens. */
+export function kitchenHands(page: Page, address: string) {
+  const key = (name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
+  return {
+    key,
+    goto: (path: string) => page.goto(address + path),
+    /** Types a figure with the keys on the screen. */
+    async type(figure: string) {
+      for (const sign of figure) await key(sign).click();
+    },
+    /** Moves the demo clock on. */
+    async pass(words: '+5 min' | '+20 min' | '+1 h' | 'Tomorrow 9 am') {
+      const shown = () => page.getByRole('button', { name: /Demo clock/ }).innerText();
+      const before = await shown();
+      await page.getByRole('button', { name: /Demo clock/ }).click();
+      await key(words).click();
+      await expect.poll(shown).not.toBe(before);
+    },
+    async setUpKitchen(altitude: string) {
+      await page.goto(`${address}/bench/household`);
+      await page.getByRole('textbox', { name: 'Altitude of the kitchen' }).fill(altitude);
+      await page.getByRole('textbox', { name: 'Its name' }).fill('Big pot');
+      await key('Save').click();
+      await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
+    },
+    async pick(crop: string, pounds: string, soft?: string) {
+      await page.goto(`${address}/harvest/pick`);
+      await page.getByRole('radio', { name: crop }).click();
+      await this.type(pounds);
+      if (soft) {
+        await page.getByRole('textbox', { name: 'of it soft' }).click();
+        await this.type(soft);
+      }
+      await key('Picked').click();
+    },
+    /** Minutes and seconds on the pot, in seconds. */
+    async secondsLeft(): Promise<number> {
+      const [minutes = NaN, seconds = NaN] = (await page.getByRole('timer').innerText()).split(':').map(Number);
+      return 60 * minutes + seconds;
+    },
+  };
+}

@@ -1,0 +1,35 @@
+import { defineConfig } from '@playwright/test';
+
+/** Debian's Chromium; nothing is downloaded, nothing outside this machine is asked. */
+const CHROMIUM = '/usr/bin/chromium';
+const QUIET = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+export default defineConfig({
+  timeout: 180_000,
+  expect: { timeout: 10_000 },
+  fullyParallel: false,
+  workers: 1,
+  retries: 0,
+  forbidOnly: true,
+  outputDir: '../test-results',
+  reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ? [['list'], ['json']] : [['list']],
+  use: {
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    launchOptions: { executablePath: CHROMIUM, args: QUIET },
+    trace: 'retain-on-failure',
+    actionTimeout: 10_000,
+  },
+  projects: [
+    { name: 'journeys', testDir: './journeys' },
+    { name: 'shots', testDir: './shots' },
+  ],
+});

@@ -1,0 +1,91 @@
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { createServer } from 'node:net';
+
+const DIST = resolve(import.meta.dirname, '../server/dist');
+
+export interface Started {
+  readonly out: string;
+  readonly code: number | null;
+}
+
+/** The built server as a process of its own, on a real file; it can be stopped, killed and started again. */
+export class RealServer {
+  private process: ChildProcess | undefined;
+
+  private constructor(
+    readonly port: number,
+    readonly file: string,
+  ) {}
+
+  /** With a demo's file the household is Fennick Hollow on its own clock, else it is new and empty. */
+  static async start({ demo = false } = {}): Promise<RealServer> {
+    const server = new RealServer(await freePort(), newFile());
+    if (demo) spawnSync(process.execPath, [join(DIST, 'seedDemo.js'), server.file], { stdio: 'inherit' });
+    await server.start();
+    return server;
+  }
+
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    this.process = launch({ PORT: String(this.port), HODDLE_DB: this.file });
+    await new Promise<void>((ready, failed) => {
+      this.process?.stdout?.once('data', () => ready());
+      let complaint = '';
+      this.process?.stderr?.on('data', (data) => (complaint += data));
+      this.process?.once('exit', (code) => failed(new Error(`the server ended with ${code}: ${complaint}`)));
+    });
+  }
+
+  /** As an operator stops it (SIGTERM), or as a power cut does (SIGKILL). */
+  async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<void> {
+    const running = this.process;
+    this.process = undefined;
+    if (!running || running.exitCode !== null) return;
+    await new Promise((gone) => {
+      running.once('exit', gone);
+      running.kill(signal);
+    });
+  }
+
+  async call(method: string, path: string, body?: unknown): Promise<{ status: number; body: unknown }> {
+    const init =
+      body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+    const reply = await fetch(`${this.address}/api${path}`, { method, ...init });
+    return { status: reply.status, body: await reply.json() };
+  }
+}
+
+/** Runs the server until it ends by itself; for starts that must fail. */
+export async function startAndFail(env: Record<string, string>): Promise<Started> {
+  const running = launch(env);
+  let out = '';
+  running.stderr?.on('data', (data) => (out += data));
+  running.stdout?.on('data', (data) => (out += data));
+  const code = await new Promise<number | null>((ended) => running.once('exit', ended));
+  return { out, code };
+}
+
+export function newFile(): string {
+  return join(mkdtempSync(join(tmpdir(), 'hoddle-e2e-')), 'household.sqlite');
+}
+
+function launch(env: Record<string, string>): ChildProcess {
+  return spawn(process.execPath, [join(DIST, 'main.js')], {
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+}
+
+async function freePort(): Promise<number> {
+  const probe = createServer().listen(0, '127.0.0.1');
+  await new Promise((listening) => probe.once('listening', listening));
+  const { port } = probe.address() as { port: number };
+  await new Promise((closed) => probe.close(closed));
+  return port;
+}
