@@ -69,7 +69,7 @@ function PlannedDay({ day }: { day: Day }) {
       }
     >
       <Words size="label" tone="ink-2" className={`pb-2 ${wide ? 'px-8' : 'px-4'}`}>
-        Solid: your hands. Hollow: it waits. Tap a load to open it.
+        Solid: your hands. Hollow: it waits.
       </Words>
       <View className={wide ? 'flex-row gap-8 px-8' : ''}>
         <View className={wide ? 'w-[560px]' : ''}>

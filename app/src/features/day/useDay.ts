@@ -3,10 +3,11 @@ import { dayOf } from '@hoddle/core/day/dayOf';
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { forwardSchedule } from '@hoddle/core/day/forwardSchedule';
 import { lateFinishMin } from '@hoddle/core/day/lateFinish';
-import { type LoadPhase } from '@hoddle/core/kitchen/loadState';
+import { type LoadPhase, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { isSameDay } from 'date-fns';
 import { useMemo } from 'react';
-import { phaseOf } from '@/features/kitchen/useLoad';
+import { stateOf } from '@/features/kitchen/useLoad';
+import { daysDriftMs } from './daysDrift';
 import { useHousehold, useNow } from '@/store/useHousehold';
 
 const MINUTE_MS = 60_000;
@@ -26,6 +27,7 @@ export interface Day {
   readonly batches: readonly Batch[];
   readonly loads: readonly DayLoad[];
   readonly tasks: readonly ScheduledTask[];
+  /** Where minute 0 of the tasks is, with what the day has drifted since it began. */
   readonly startAt: number;
   readonly likelyAt: number;
   readonly lateAt: number;
@@ -33,27 +35,38 @@ export interface Day {
 
 const OUT_OF_CANNER: readonly LoadPhase[] = ['cooling', 'checked'];
 
-/** The day being run or planned next: batches that still have a load to process, and those of the same date. */
+/**
+ * The day being run or planned next: batches that still have a load to process, and those of the same date. Once a load
+ * has begun, the whole plan moves with it, so that its times stay true.
+ */
 export function useDay(): Day | undefined {
   const { batches, events, household } = useHousehold();
   const now = useNow(60_000);
   const today = new Date(now).toDateString();
   return useMemo(() => {
+    const states = new Map<string, LoadState>();
     const loads = batches.flatMap((batch) =>
-      batch.loads.map((load): DayLoad => ({ ...load, batch, phase: phaseOf(batch, load, events) })),
+      batch.loads.map((load): DayLoad => {
+        const state = stateOf(batch, load, events);
+        states.set(load.id, state);
+        return { ...load, batch, phase: state.phase };
+      }),
     );
     const open = new Set(loads.filter(({ phase }) => !OUT_OF_CANNER.includes(phase)).map(({ batch }) => batch));
     const first = [...open].sort((a, b) => a.startAt - b.startAt)[0];
     const date = first ? first.startAt : new Date(today).getTime();
     const own = batches.filter((batch) => isSameDay(batch.startAt, date)).sort((a, b) => a.startAt - b.startAt);
-    const startAt = own[0]?.startAt;
-    if (startAt === undefined) return undefined;
+    const plannedAt = own[0]?.startAt;
+    if (plannedAt === undefined) return undefined;
     const problem = dayOf(own, household.burners);
     const { tasks, makespanMin } = forwardSchedule(problem);
     const lateMin = Math.max(makespanMin, lateFinishMin(problem, SEED));
+    const ownLoads = loads.filter(({ batch }) => own.includes(batch));
+    const ownStates = new Map([...states].filter(([id]) => ownLoads.some((load) => load.id === id)));
+    const startAt = plannedAt + daysDriftMs(plannedAt, tasks, ownStates);
     return {
       batches: own,
-      loads: loads.filter(({ batch }) => own.includes(batch)),
+      loads: ownLoads,
       tasks,
       startAt,
       likelyAt: startAt + makespanMin * MINUTE_MS,

@@ -22,7 +22,7 @@ export function Keypad({ onPress }: { onPress: (key: string) => void }) {
               role="button"
               aria-label={key === 'back' ? 'Rub out' : key}
               onPress={() => onPress(key)}
-              className={`h-[50px] flex-1 items-center justify-center rounded-key border-2 border-key-edge ${key.includes('/') ? 'bg-well' : 'bg-plate'}`}
+              className={`h-[48px] flex-1 items-center justify-center rounded-key border-2 border-key-edge ${key.includes('/') ? 'bg-well' : 'bg-plate'}`}
             >
               {key === 'back' ? (
                 <Delete size={26} color={COLOURS.ink} strokeWidth={2.2} />

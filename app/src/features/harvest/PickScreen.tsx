@@ -80,6 +80,12 @@ export function PickScreen() {
             onChange={(soft) => change({ soft })}
           />
         </View>
+        <Words size="label" tone="ink-2">
+          <Words size="label" weight={700}>
+            Soft
+          </Words>{' '}
+          is ripe and sound. Mould or rot: not for jars.
+        </Words>
         <UnitKeys unit={draft.unit} onChoose={(unit) => change({ unit })} />
         <Keypad onPress={press} />
         <Choice
@@ -102,9 +108,6 @@ export function PickScreen() {
             { value: '2', words: 'two days ago' },
           ]}
         />
-        <Words tone="ink-2">
-          <Words weight={700}>Soft</Words> is ripe and sound. Mould or rot: not for jars.
-        </Words>
       </View>
     </Screen>
   );

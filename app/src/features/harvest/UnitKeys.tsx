@@ -26,7 +26,7 @@ export function UnitKeys({ unit, onChoose }: { unit: HarvestUnit; onChoose: (uni
             aria-checked={chosen}
             aria-label={SHORT_WORDS[candidate]}
             onPress={() => onChoose(candidate)}
-            className={`h-[74px] flex-1 items-center justify-end rounded-key border-2 pb-1 ${chosen ? 'border-cobalt bg-cobalt' : 'border-key-edge'}`}
+            className={`h-[68px] flex-1 items-center justify-end rounded-key border-2 pb-1 ${chosen ? 'border-cobalt bg-cobalt' : 'border-key-edge'}`}
           >
             <View className="flex-1 items-center justify-end pb-[2px]">
               <MeasureDrawing unit={candidate} line={chosen ? COLOURS.white : COLOURS.ink} />

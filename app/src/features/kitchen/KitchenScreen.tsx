@@ -9,7 +9,8 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { DemoClock } from '@/features/today/DemoClock';
 import { SignalLine } from '@/features/today/SignalLine';
-import { useDay } from '@/features/day/useDay';
+import { PHASE_WORDS } from '@/features/day/phaseWords';
+import { type Day, useDay } from '@/features/day/useDay';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold, useNow } from '@/store/useHousehold';
 import { clockTime } from '@/ui/clockWords';
@@ -55,7 +56,7 @@ function Kitchen({ running }: { running: RunningLoad }) {
       <SignalLine />
       <KitchenHead likelyAt={day?.likelyAt} />
       <ScrollView className="flex-1" contentContainerClassName={wide ? 'flex-row gap-8 px-8 pb-6' : 'pb-0'}>
-        <View className={wide ? 'w-[560px] gap-4' : 'gap-4 px-4 pb-4'}>
+        <View className={wide ? 'w-[640px] gap-4' : 'gap-4 px-4 pb-4'}>
           <View className="flex-row items-center gap-3">
             <PhaseSign running={running} />
             <Words size="head" weight={700} tone="milk" className="flex-1">
@@ -67,8 +68,9 @@ function Kitchen({ running }: { running: RunningLoad }) {
           </View>
           <TickingPhase running={running} onTap={tap} />
         </View>
-        <View className={wide ? 'flex-1 pt-10' : 'border-t-2 border-rim-dark'}>
+        <View className={wide ? 'flex-1 gap-6 pt-10' : 'border-t-2 border-rim-dark'}>
           <NextList running={running} />
+          {wide && day && <LoadsOfDay day={day} />}
         </View>
       </ScrollView>
     </View>
@@ -123,7 +125,7 @@ function NextList({ running }: { running: RunningLoad }) {
   const steps = nextSteps(running, clock);
   const { state, batch } = running;
   return (
-    <View className="flex-1 bg-granite-panel" role="list" aria-label="Next steps">
+    <View className="bg-granite-panel" role="list" aria-label="Next steps">
       {steps.map(({ when, words }, i) => (
         <View
           key={words}
@@ -146,6 +148,29 @@ function NextList({ running }: { running: RunningLoad }) {
           {countJars(state.jars, batch.jar)} an inch apart on a towel. Never tighten bands now.
         </Words>
       )}
+    </View>
+  );
+}
+
+/** On a wide screen there is room for all loads of the day, each with its state. */
+function LoadsOfDay({ day }: { day: Day }) {
+  return (
+    <View role="list" aria-label="Loads of the day">
+      {day.loads.map((load) => (
+        <View
+          key={load.id}
+          role="listitem"
+          className="min-h-[52px] flex-row items-center gap-4 border-t-2 border-granite-line px-4"
+        >
+          <HeatSign phase={load.phase} size={24} dark />
+          <Words size="lead" weight={600} tone="milk" className="flex-1">
+            {load.number}: {countJars(load.jars, load.batch.jar)} {productRow(load.batch.product).name.toLowerCase()}
+          </Words>
+          <Words size="lead" tone="milk-2">
+            {PHASE_WORDS[load.phase]}
+          </Words>
+        </View>
+      ))}
     </View>
   );
 }

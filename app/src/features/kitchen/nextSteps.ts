@@ -26,13 +26,15 @@ export function nextSteps({ batch, load, order, state }: RunningLoad, clock: Loa
         { when: 'then', ...out },
       ];
     case 'boiling':
+      if (clock.timeIsUp)
+        return [{ when: 'now', words: 'Heat off, lid off' }, { when: '5 min on', ...out }, ...then].slice(0, 3);
       return [
         { when: clockTime(clock.endsAt), words: 'Heat off, lid off, wait 5 min' },
         { when: clockTime(clock.endsAt + REST_MS), ...out },
         ...then,
       ].slice(0, 3);
     case 'resting':
-      return [{ when: clockTime(clock.endsAt), ...out }, ...then, cool].slice(0, 3);
+      return [{ when: clock.timeIsUp ? 'now' : clockTime(clock.endsAt), ...out }, ...then, cool].slice(0, 3);
     case 'cooling':
       return [{ when: clockTime(clock.checkFrom), words: 'Press the lids' }, ...then];
     case 'checked':

@@ -23,10 +23,6 @@ export function stateOf(batch: Batch, load: PlannedLoad, events: readonly Kitche
   );
 }
 
-export function phaseOf(batch: Batch, load: PlannedLoad, events: readonly KitchenEvent[]): LoadPhase {
-  return stateOf(batch, load, events).phase;
-}
-
 /** Every load of the household with its state, in the order of their batches. */
 export function useLoads(): RunningLoad[] {
   const { batches, events } = useHousehold();

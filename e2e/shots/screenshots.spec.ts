@@ -1,0 +1,73 @@
+import { resolve } from 'node:path';
+import { type Page, test } from '@playwright/test';
+import { kitchenHands } from '../kitchenHands';
+import { RealServer } from '../realServer';
+
+const FOLDER = resolve(import.meta.dirname, '../../docs/screenshots');
+
+/** The main views, from the demo household, in the order of the work. Taken by `npm run shots`. */
+test('pictures of the main views', async ({ page }) => {
+  const server = await RealServer.start({ demo: true });
+  const hands = kitchenHands(page, server.address);
+  const { key } = hands;
+
+  await hands.goto('/');
+  await shoot(page, 'today');
+  await hands.goto('/harvest/pick');
+  await hands.type('68');
+  await page.getByRole('textbox', { name: 'of it soft' }).click();
+  await hands.type('12');
+  await shoot(page, 'pick');
+  await hands.goto('/harvest/makes?crop=tomato-paste');
+  await shoot(page, 'jars-from');
+  await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-crushed&jar=half-gallon');
+  await shoot(page, 'refusal');
+  await key(/Quarts/).click();
+  await shoot(page, 'process');
+  await key('Plan 21 quarts').click();
+  await page.getByText('likely done').waitFor();
+  await shoot(page, 'day');
+  await wide(page, 'day-wide');
+  await key('Start').click();
+  await shoot(page, 'load');
+  await key('7 quarts are in, heat it').click();
+  await hands.pass('+20 min');
+  await shoot(page, 'kitchen-heating');
+  await key('It boils: start 55 min').click();
+  await hands.pass('+20 min');
+  await shoot(page, 'kitchen');
+  await wide(page, 'kitchen-wide');
+  await hands.pass('+1 h');
+  await shoot(page, 'kitchen-time-up');
+  await key('Heat off, lid off: wait 5 min').click();
+  await hands.pass('+5 min');
+  await key('Jars are out').click();
+  await hands.goto('/');
+  await wide(page, 'today-wide');
+  await hands.pass('Tomorrow 9 am');
+  await page.getByText('7 quarts crushed tomatoes').first().waitFor();
+  await page.getByRole('button', { name: 'Check seals' }).last().click();
+  await page.getByRole('button', { name: 'Jar 1: press' }).click();
+  await page.getByRole('button', { name: 'Jar 2: press' }).click();
+  await page.getByRole('button', { name: 'Jar 3: press' }).click();
+  await page.getByRole('button', { name: 'Jar 3: sealed' }).click();
+  await shoot(page, 'seals');
+  await key('The other 4 are sealed').click();
+  await key('Put the 6 sealed on the shelf').click();
+  await shoot(page, 'shelf');
+  await wide(page, 'shelf-wide');
+  await hands.goto('/bench');
+  await shoot(page, 'bench');
+  await server.stop();
+});
+
+async function shoot(page: Page, name: string) {
+  await page.waitForTimeout(700); // fonts, and drawings that measure themselves once
+  await page.screenshot({ path: `${FOLDER}/${name}.png` });
+}
+
+async function wide(page: Page, name: string) {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await shoot(page, name);
+  await page.setViewportSize({ width: 390, height: 844 });
+}
