@@ -43,7 +43,8 @@ export function ensureModules() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   ensurePrograms({ python3: 'python3', make: 'make', 'g++': 'g++' });
   say('Installing npm packages, about 4 minutes ...');
-  run('npm', ['ci', '--no-audit', '--no-fund']);
+  // Not `npm ci`: it refuses a lock that leaves out optional packages of other systems. This keeps to the lock as well.
+  run('npm', ['install', '--no-audit', '--no-fund']);
   writeFileSync(stamp, lock);
 }
 
