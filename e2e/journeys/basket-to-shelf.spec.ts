@@ -165,6 +165,9 @@ test('a basket of tomatoes becomes jars on the shelf', async ({ page }) => {
     await hands.goto('/shelf');
     await expect(page.getByRole('heading', { name: '20 jars' })).toBeVisible();
     await expect(page.getByRole('button', { name: /Crushed tomatoes, 19 quarts/ })).toBeVisible();
+    const { now: _, ...onServer } = (await server.call('GET', '/state')).body as { now: number };
+    const inBrowser = () => page.evaluate(() => JSON.parse(localStorage.getItem('hoddle') ?? '').state);
+    await expect.poll(inBrowser).toMatchObject({ waiting: [], server: onServer });
   });
 
   watch.calm();

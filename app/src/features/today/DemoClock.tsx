@@ -6,6 +6,7 @@ import { useHouseholdStore } from '@/store/householdStore';
 import { useNow } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 import { clockTime, weekday } from '@/ui/clockWords';
+import { SmallKey } from '@/ui/SmallKey';
 import { Words } from '@/ui/Words';
 
 const MINUTE_MS = 60_000;
@@ -39,26 +40,12 @@ export function DemoClock() {
       </Pressable>
       {open && (
         <View className="flex-row flex-wrap justify-center gap-2 px-4 pb-2">
-          <ForwardKey words="+5 min" onPress={() => forward(5 * MINUTE_MS)} />
-          <ForwardKey words="+20 min" onPress={() => forward(20 * MINUTE_MS)} />
-          <ForwardKey words="+1 h" onPress={() => forward(60 * MINUTE_MS)} />
-          <ForwardKey words="Tomorrow 9 am" onPress={() => forward(tomorrow - now)} />
+          <SmallKey words="+5 min" onPress={() => forward(5 * MINUTE_MS)} />
+          <SmallKey words="+20 min" onPress={() => forward(20 * MINUTE_MS)} />
+          <SmallKey words="+1 h" onPress={() => forward(60 * MINUTE_MS)} />
+          <SmallKey words="Tomorrow 9 am" onPress={() => forward(tomorrow - now)} />
         </View>
       )}
     </View>
-  );
-}
-
-function ForwardKey({ words, onPress }: { words: string; onPress: () => void }) {
-  return (
-    <Pressable
-      role="button"
-      onPress={onPress}
-      className="min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3"
-    >
-      <Words tone="cobalt" weight={700}>
-        {words}
-      </Words>
-    </Pressable>
   );
 }

@@ -1,7 +1,8 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
 import { wordsOf } from '@/store/write';
 import { clockTime } from '@/ui/clockWords';
+import { SmallKey } from '@/ui/SmallKey';
 import { Words } from '@/ui/Words';
 
 /** Says when there is no signal, what waits to be sent, and what the server would not take. Nothing when all is well. */
@@ -49,15 +50,7 @@ function Strip({
           {note}
         </Words>
       </View>
-      <Pressable
-        role="button"
-        onPress={onPress}
-        className="min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3"
-      >
-        <Words tone="cobalt" weight={700}>
-          {keyWords}
-        </Words>
-      </Pressable>
+      <SmallKey words={keyWords} onPress={onPress} />
     </View>
   );
 }

@@ -1,0 +1,51 @@
+import { type Batch } from '@hoddle/core/day/batch';
+import { dayOf } from '@hoddle/core/day/dayOf';
+import { forwardSchedule } from '@hoddle/core/day/forwardSchedule';
+import { PRODUCTS } from '@hoddle/core/handbook/products';
+import fc from 'fast-check';
+import { stepLines, stoveLanes } from './stripLayout';
+
+const batchArbitrary = fc
+  .record({
+    product: fc.constantFrom(...PRODUCTS),
+    jar: fc.constantFrom('quart' as const, 'pint' as const),
+    loads: fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 4 }),
+    massKg: fc.double({ min: 1, max: 80, noNaN: true }),
+    id: fc.uuid(),
+  })
+  .map(({ product, jar, loads, massKg, id }): Batch => ({
+    id,
+    product: product.product,
+    jar,
+    pack: product.pack,
+    method: 'boiling-water',
+    altitudeFt: 3_420,
+    processMinutes: 55,
+    cannerId: 'c',
+    startAt: 0,
+    uses: [{ pickId: 'p', massKg, softKg: 0 }],
+    loads: loads.map((jars, i) => ({ id: `${id} ${i}`, number: i + 1, jars })),
+  }));
+
+test('whatever the day, no words lie on each other, none stand above their step, and no two pots share a place', () => {
+  fc.assert(
+    fc.property(fc.uniqueArray(batchArbitrary, { minLength: 1, maxLength: 3, selector: ({ id }) => id }), (batches) => {
+      const { tasks } = forwardSchedule(dayOf(batches, 4));
+      const lines = stepLines(tasks);
+      for (const [i, line] of lines.entries()) {
+        expect(line.wordsY).toBeGreaterThanOrEqual(line.y);
+        if (i > 0) expect(line.wordsY - lines[i - 1]!.wordsY).toBeGreaterThan(17 - 1e-6);
+      }
+      const pots = stoveLanes(tasks);
+      for (const a of pots) {
+        for (const b of pots) {
+          if (a === b || a.lane !== b.lane) continue;
+          expect(a.entry.endMin <= b.entry.startMin + 1e-6 || b.entry.endMin <= a.entry.startMin + 1e-6).toBe(true);
+        }
+      }
+      // The canner has a burner of its own, so three are left for pots.
+      expect(Math.max(0, ...pots.map(({ lane }) => lane))).toBeLessThan(4);
+    }),
+    { numRuns: 60 },
+  );
+});

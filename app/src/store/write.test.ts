@@ -1,0 +1,99 @@
+import { type HouseholdState } from '@hoddle/contract/householdState';
+import { type Batch } from '@hoddle/core/day/batch';
+import { jarsInLot } from '@hoddle/core/pantry/jarLot';
+import fc from 'fast-check';
+import { applyWrite, requestOf, wordsOf, type Write } from './write';
+
+const HOUR = 60 * 60_000;
+const START = Date.UTC(2026, 7, 29, 8);
+const batch: Batch = {
+  id: 'batch',
+  product: 'tomatoes-crushed',
+  jar: 'quart',
+  pack: 'hot',
+  method: 'boiling-water',
+  altitudeFt: 3_420,
+  processMinutes: 55,
+  cannerId: 'canner',
+  startAt: START,
+  uses: [{ pickId: 'pick', massKg: 10, softKg: 0 }],
+  loads: [{ id: 'load', number: 1, jars: 3 }],
+};
+const at = (hours: number) => START + hours * HOUR;
+const check = {
+  id: 'check',
+  loadId: 'load',
+  type: 'seal-checked',
+  sealed: [true, true, false],
+  sealedLotId: 'on-shelf',
+  unsealedLotId: 'cold',
+  at: at(16),
+} as const;
+
+/** The path of one load, as it is entered. */
+const PATH: readonly Write[] = [
+  { kind: 'household', household: { name: 'Home', altitudeFt: 3_420, burners: 4, canners: [] } },
+  {
+    kind: 'pick',
+    pick: { id: 'pick', crop: 'tomato-paste', massKg: 30, softKg: 5, place: 'cool', pickedAt: START, told: '66 lb' },
+  },
+  { kind: 'batch', batch },
+  { kind: 'event', event: { id: 'in', loadId: 'load', type: 'load-started', jars: 3, at: at(0) } },
+  { kind: 'event', event: { id: 'boil', loadId: 'load', type: 'boil-reached', at: at(0.5) } },
+  { kind: 'event', event: { id: 'off', loadId: 'load', type: 'heat-off', at: at(1.5) } },
+  { kind: 'event', event: { id: 'out', loadId: 'load', type: 'jars-out', at: at(1.6) } },
+  { kind: 'event', event: check },
+  { kind: 'movement', movement: { id: 'take', lotId: 'on-shelf', kind: 'taken', jars: 1, at: at(20) } },
+];
+
+const empty: HouseholdState = {
+  now: START,
+  demoOffsetMs: null,
+  household: { name: '', altitudeFt: null, burners: 4, canners: [] },
+  picks: [],
+  batches: [],
+  events: [],
+  lots: [],
+  movements: [],
+};
+
+test('the path of a load shows on the screen as the server will have it', () => {
+  const state = PATH.reduce(applyWrite, empty);
+  expect(state.lots.map(({ id, place }) => [id, place, jarsInLot(id, state.movements)])).toEqual([
+    ['on-shelf', 'shelf', 1],
+    ['cold', 'refrigerator', 1],
+  ]);
+});
+
+test('what is entered twice, or sent again, shows once', () => {
+  const sorted = (state: HouseholdState) => ({
+    ...state,
+    movements: [...state.movements].sort((a, b) => a.id.localeCompare(b.id)),
+    events: [...state.events].sort((a, b) => a.at - b.at),
+    lots: [...state.lots].sort((a, b) => a.id.localeCompare(b.id)),
+  });
+  const whole = sorted(PATH.reduce(applyWrite, empty));
+  fc.assert(
+    fc.property(fc.array(fc.nat(PATH.length - 1), { maxLength: 12 }), (again) => {
+      const state = again.map((i) => PATH[i]!).reduce(applyWrite, PATH.reduce(applyWrite, empty));
+      expect(sorted(state)).toEqual(whole);
+    }),
+  );
+});
+
+test('striking out undoes a pick and a batch, and nothing else', () => {
+  const state = PATH.reduce(applyWrite, empty);
+  const struck = applyWrite(applyWrite(state, { kind: 'batch-struck', batchId: 'batch' }), {
+    kind: 'pick-struck',
+    pickId: 'pick',
+  });
+  expect(struck).toEqual({ ...state, batches: [], picks: [] });
+});
+
+test('every write has an address and words of its own', () => {
+  const all: Write[] = [...PATH, { kind: 'batch-struck', batchId: 'b' }, { kind: 'pick-struck', pickId: 'p' }];
+  for (const write of all) {
+    expect(requestOf(write).path).toMatch(/^\/(household|picks|batches|kitchen\/events|movements)/);
+    expect(wordsOf(write)).not.toBe('');
+  }
+});
