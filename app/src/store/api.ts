@@ -18,11 +18,12 @@ export async function send(write: Write): Promise<SendResult> {
   return { kind: 'refused', message: error.success ? error.output.error.message : 'The server did not take it.' };
 }
 
-/** Everything the server has, or undefined when it cannot be reached. */
+/** Everything the server has, or undefined when it cannot be reached or says something this page does not understand. */
 export async function fetchState(): Promise<HouseholdState | undefined> {
   const reply = await call('GET', '/state');
   if (!reply?.ok) return undefined;
-  return v.parse(HouseholdState, await reply.json());
+  const state = v.safeParse(HouseholdState, await reply.json().catch(() => undefined));
+  return state.success ? state.output : undefined;
 }
 
 /** Moves the demo clock forward. Nothing happens without the server. */

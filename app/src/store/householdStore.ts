@@ -8,7 +8,6 @@ import { applyWrite, type Write } from './write';
 export interface WaitingWrite {
   readonly id: string;
   readonly write: Write;
-  readonly enteredAt: number;
 }
 
 interface HouseholdStore {
@@ -44,7 +43,7 @@ export const useHouseholdStore = create<HouseholdStore>()(
       refused: undefined,
       noSignalSince: undefined,
       enter: (write) => {
-        const waiting = [...get().waiting, { id: uuidV7(), write, enteredAt: Date.now() }];
+        const waiting = [...get().waiting, { id: uuidV7(), write }];
         set({ waiting, state: laidOver(get().server, waiting) });
         void get().sync();
       },

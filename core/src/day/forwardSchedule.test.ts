@@ -89,3 +89,32 @@ test('the last chain placed could not have started a minute earlier', () => {
     { numRuns: 300 },
   );
 });
+
+test('a duration drawn by chance is drawn once a task, so that what was checked is what is planned', () => {
+  fc.assert(
+    fc.property(problemArbitrary, fc.infiniteStream(fc.integer({ min: 1, max: 60 })), (problem, chance) => {
+      const drawn = new Map<string, number>();
+      const schedule = forwardSchedule(problem, (task) => {
+        expect(drawn.has(task.id)).toBe(false);
+        const minutes = chance.next().value as number;
+        drawn.set(task.id, minutes);
+        return minutes;
+      });
+      const asDrawn = (task: DayTask): DayTask => ({
+        ...task,
+        minutes: { ...task.minutes, p50: drawn.get(task.id) ?? 0 },
+      });
+      const told = {
+        ...problem,
+        chains: problem.chains.map((chain) => ({ ...chain, tasks: chain.tasks.map(asDrawn) })),
+      };
+      expect(
+        brokenRules(told, {
+          ...schedule,
+          tasks: schedule.tasks.map((entry) => ({ ...entry, task: asDrawn(entry.task) })),
+        }),
+      ).toEqual([]);
+    }),
+    { numRuns: 100 },
+  );
+});

@@ -8,16 +8,18 @@ const SAME_MIN = 1e-6;
  * allow. Chains marked `late` are then moved as late as what follows them allows. It breaks no rule, but no shorter day
  * is looked for.
  *
- * @param minutesOf how long a task takes this time; by default its likely minutes
+ * @param minutesOf how long a task takes this time, asked once a task; by default its likely minutes
  * @throws RangeError when a chain waits for a task that no earlier chain has, or a task needs more than there is
  */
 export function forwardSchedule(
   problem: DayProblem,
   minutesOf: (task: DayTask) => number = (task) => task.minutes.p50,
 ): DaySchedule {
+  const minutes = new Map(problem.chains.flatMap(({ tasks }) => tasks).map((task) => [task, minutesOf(task)]));
+  const known = (task: DayTask) => minutes.get(task) ?? 0;
   const placed: ScheduledTask[] = [];
   for (const chain of problem.chains) {
-    placed.push(...placeAt(chain, earliestStart(problem, chain, placed, minutesOf), minutesOf));
+    placed.push(...placeAt(chain, earliestStart(problem, chain, placed, known), known));
   }
   for (const chain of problem.chains.filter((candidate) => candidate.late)) postpone(problem, chain, placed);
   const tasks = placed.sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
@@ -42,9 +44,13 @@ function earliestStart(
 ): number {
   const readyMin = Math.max(0, ...chain.after.map((id) => endOf(id, placed)));
   const shape = placeAt(chain, 0, minutesOf);
-  const candidates = shape.flatMap(({ startMin }) => placed.map((entry) => entry.endMin - startMin));
-  const inOrder = [readyMin, ...candidates.filter((at) => at > readyMin)].sort((a, b) => a - b);
-  const found = inOrder.find((at) => fits(problem, placeAt(chain, at, minutesOf), placed));
+  const holders = holdersOf(placed);
+  const frees = shape.flatMap(({ task, startMin }) => {
+    const blocking = Object.keys(task.needs).flatMap((id) => holders.get(id) ?? []);
+    return blocking.map((entry) => entry.endMin - startMin).filter((at) => at > readyMin);
+  });
+  const inOrder = [readyMin, ...new Set(frees)].sort((a, b) => a - b);
+  const found = inOrder.find((at) => fits(problem, placeAt(chain, at, minutesOf), holders));
   if (found === undefined) throw new RangeError(`no time for ${chain.tasks[0]?.id}: it needs more than there is`);
   return found;
 }
@@ -55,23 +61,36 @@ function endOf(id: string, placed: readonly ScheduledTask[]): number {
   return entry.endMin;
 }
 
-function fits(problem: DayProblem, wanted: readonly ScheduledTask[], placed: readonly ScheduledTask[]): boolean {
+/** Whether a chain could stand there. Its own tasks follow each other, so that only what is placed already counts. */
+function fits(problem: DayProblem, wanted: readonly ScheduledTask[], holders: Holders): boolean {
   return wanted.every((entry) =>
     Object.entries(entry.task.needs).every(([id, amount]) => {
       const capacity = problem.resources.find((resource) => resource.id === id)?.capacity ?? 0;
-      const others = [...placed, ...wanted.filter((other) => other !== entry)].filter((other) =>
-        overlaps(other, entry),
-      );
+      const others = (holders.get(id) ?? []).filter((other) => overlaps(other, entry));
       return amount + mostHeld(id, others) <= capacity;
     }),
   );
 }
 
+/** The placed tasks by what they hold. */
+type Holders = ReadonlyMap<string, readonly ScheduledTask[]>;
+
+function holdersOf(placed: readonly ScheduledTask[]): Holders {
+  const holders = new Map<string, ScheduledTask[]>();
+  for (const entry of placed) {
+    for (const id of Object.keys(entry.task.needs)) {
+      const known = holders.get(id);
+      if (known) known.push(entry);
+      else holders.set(id, [entry]);
+    }
+  }
+  return holders;
+}
+
 /** The most of a resource that tasks hold at one moment; looked at where each of them starts. */
 function mostHeld(id: string, entries: readonly ScheduledTask[]): number {
-  const holding = entries.filter((entry) => (entry.task.needs[id] ?? 0) > 0);
-  return holding.reduce((most, { startMin }) => {
-    const now = holding.filter((entry) => entry.startMin <= startMin + SAME_MIN && entry.endMin > startMin + SAME_MIN);
+  return entries.reduce((most, { startMin }) => {
+    const now = entries.filter((entry) => entry.startMin <= startMin + SAME_MIN && entry.endMin > startMin + SAME_MIN);
     return Math.max(
       most,
       now.reduce((sum, entry) => sum + (entry.task.needs[id] ?? 0), 0),
@@ -96,6 +115,6 @@ function postpone(problem: DayProblem, chain: Chain, placed: ScheduledTask[]): v
   if (!Number.isFinite(byMin) || byMin <= 0) return;
   const moved = mine.map((entry) => ({ ...entry, startMin: entry.startMin + byMin, endMin: entry.endMin + byMin }));
   const others = placed.filter((entry) => !ids.has(entry.task.id));
-  if (!fits(problem, moved, others)) return;
+  if (!fits(problem, moved, holdersOf(others))) return;
   placed.splice(0, placed.length, ...others, ...moved);
 }

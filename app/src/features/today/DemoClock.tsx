@@ -30,8 +30,7 @@ export function DemoClock() {
         aria-expanded={open}
         aria-label="Demo clock: move it forward"
         onPress={() => setOpen(!open)}
-        className="min-h-[32px] flex-row items-center justify-center gap-2 px-4"
-        hitSlop={8}
+        className="min-h-[48px] flex-row items-center justify-center gap-2 px-4"
       >
         <Clock size={15} color={COLOURS.cobalt} />
         <Words size="small" tone="cobalt" weight={600}>
