@@ -43,12 +43,12 @@ export class RealServer {
   }
 
   /** As an operator stops it (SIGTERM), or as a power cut does (SIGKILL). */
-  async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<void> {
+  async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<number | null> {
     const running = this.process;
     this.process = undefined;
-    if (!running || running.exitCode !== null) return;
-    await new Promise((gone) => {
-      running.once('exit', gone);
+    if (!running || running.exitCode !== null) return null;
+    return new Promise((gone) => {
+      running.once('exit', (code) => gone(code));
       running.kill(signal);
     });
   }

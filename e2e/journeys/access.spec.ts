@@ -51,6 +51,7 @@ test('the path from a basket to a boiling load can be walked with the keyboard a
   const hands = kitchenHands(page, server.address);
   const press = async (role: 'button' | 'link' | 'radio', name: RegExp) => {
     const target = page.getByRole(role, { name }).first();
+    await page.waitForTimeout(600);
     await target.focus();
     await page.keyboard.press('Enter');
   };

@@ -19,11 +19,11 @@ test('a pick entered while the server is down stays on the screen and is sent by
   await page.getByRole('radio', { name: 'Damson plums' }).click();
   await hands.type('19');
   await server.stop('SIGKILL');
-  await hands.key('Picked').click();
+  await hands.press('Picked');
   await expect(page.getByRole('status').first()).toContainText(/No signal since .*1 thing waits here: 19 lb/s);
   await expect(page.getByRole('heading', { name: '19 lb damson plums makes' })).toBeVisible();
   await server.start();
-  await hands.key('Try now').click();
+  await hands.press('Try now');
   await expect(page.getByText(/No signal/)).toHaveCount(0);
   expect(await picksKept()).toEqual(['19 lb']);
   await page.reload();
@@ -37,7 +37,7 @@ test('a pick closed away with the page before it was sent is sent when the page 
   await page.getByRole('radio', { name: 'Damson plums' }).click();
   await hands.type('7');
   await page.route('**/api/picks', (route) => route.abort());
-  await hands.key('Picked').click();
+  await hands.press('Picked');
   await expect(page.getByRole('status').first()).toContainText('1 thing waits here');
   await page.goto('about:blank');
   await page.unroute('**/api/picks');
@@ -50,7 +50,7 @@ test('bad amounts are told in a sentence, and what was typed stays', async ({ pa
   const hands = kitchenHands(page, server.address);
   await hands.goto('/harvest/pick');
   const amount = page.getByRole('textbox', { name: 'Picked' });
-  await hands.key('Picked').click();
+  await hands.press('Picked');
   await expect(page.getByRole('alert')).toContainText('How much came in?');
   for (const [typed, sentence] of [
     ['-4', 'Less than nothing'],
@@ -58,7 +58,7 @@ test('bad amounts are told in a sentence, and what was typed stays', async ({ pa
     ['a lot', 'is not an amount'],
   ] as const) {
     await amount.fill(typed);
-    await hands.key('Picked').click();
+    await hands.press('Picked');
     await expect(page.getByRole('alert')).toContainText(sentence);
     await expect(amount).toHaveValue(typed);
   }
@@ -69,7 +69,7 @@ test('bad amounts are told in a sentence, and what was typed stays', async ({ pa
   ] as const) {
     await hands.goto('/harvest/pick');
     await amount.fill(typed);
-    await hands.key('Picked').click();
+    await hands.press('Picked');
     await expect.poll(picksKept).toContain(told);
   }
   watch.calm();
@@ -92,7 +92,7 @@ test('without an altitude there is the whole band strip and no single number, an
   ).toBeVisible();
   await expect(page.getByText('at the boil')).toHaveCount(0);
   await expect(page.getByRole('button', { name: /^Plan/ })).toHaveCount(0);
-  await hands.key('Set the altitude').click();
+  await hands.press('Set the altitude');
   await page.getByRole('radio', { name: 'm', exact: true }).click();
   await page.getByRole('textbox', { name: 'Altitude of the kitchen' }).fill('305');
   await expect(page.getByText('1,001 ft, rounded up.')).toBeVisible();
@@ -127,10 +127,10 @@ for (const [crop, product, jars, minutes] of [
     await hands.pick(crop, '30');
     const part = page.getByRole('heading', { name: product }).locator('xpath=../..');
     await part.getByRole('link', { name: new RegExp(`${jars}, likely .*${minutes} min`) }).click();
-    await hands.key(/^Plan \d+/).click();
+    await hands.press(/^Plan \d+/);
     await page.getByRole('link', { name: new RegExp(`^Load 1, .*${product}.*boils ${minutes} min`, 'i') }).click();
-    await hands.key(/are in, heat it/).click();
-    await hands.key(`It boils: start ${minutes} min`).click();
+    await hands.press(/are in, heat it/);
+    await hands.press(`It boils: start ${minutes} min`);
     await expect.poll(hands.secondsLeft).toBeGreaterThan(minutes * 60 - 10);
     watch.calm();
   });

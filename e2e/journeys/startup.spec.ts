@@ -30,5 +30,5 @@ test('it answers on this machine alone, and a page comes with its protections', 
   const page = await fetch(`${server.address}/harvest/pick`);
   expect(page.headers.get('content-type')).toContain('text/html');
   expect(page.headers.get('content-security-policy')).toContain("default-src 'self'");
-  await server.stop();
+  expect(await server.stop('SIGTERM')).toBe(0);
 });

@@ -1,5 +1,6 @@
 import { type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
+import { useSingleTap } from './useSingleTap';
 import { Words } from './Words';
 
 interface KeyProps {
@@ -23,13 +24,14 @@ const LOOKS = {
 /** A key to press, 52 px high and more. */
 export function Key({ words, onPress, look = 'solid', tall, disabled, label, children, className = '' }: KeyProps) {
   const { box, tone } = LOOKS[look];
+  const tap = useSingleTap(onPress);
   return (
     <Pressable
       role="button"
       aria-label={label}
       aria-disabled={disabled}
       disabled={disabled}
-      onPress={onPress}
+      onPress={tap}
       className={`${tall ? 'min-h-[66px]' : 'min-h-[52px]'} flex-row items-center justify-center gap-2 rounded-key border-2 px-4 ${disabled ? 'border-edge bg-transparent' : box} ${className}`}
     >
       {children}

@@ -18,6 +18,7 @@ import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { Speckle } from '@/ui/Speckle';
 import { useIsWide } from '@/ui/StationBar';
+import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
 import { nextSteps } from './nextSteps';
 import { PhasePart } from './PhasePart';
@@ -47,8 +48,9 @@ function Kitchen({ running }: { running: RunningLoad }) {
   const enter = useHouseholdStore((store) => store.enter);
   const day = useDay();
   const canner = household.canners.find(({ id }) => id === batch.cannerId)?.name ?? 'Canner';
-  const tap = (type: Tap) =>
-    enter({ kind: 'event', event: { id: uuidV7(), loadId: load.id, at: householdNow(), type } });
+  const tap = useSingleTap((type: Tap) =>
+    enter({ kind: 'event', event: { id: uuidV7(), loadId: load.id, at: householdNow(), type } }),
+  );
   return (
     <View className="kitchen flex-1 bg-granite" role="main">
       <Speckle />
