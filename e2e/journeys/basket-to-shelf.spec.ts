@@ -23,8 +23,13 @@ async function jarsOnFile(server: RealServer): Promise<unknown> {
   return rows;
 }
 
+let server: RealServer;
+test.beforeEach(async () => {
+  server = await RealServer.start();
+});
+test.afterEach(() => server.stop());
+
 test('a basket of tomatoes becomes jars on the shelf', async ({ page }) => {
-  const server = await RealServer.start();
   const watch = watchPage(page);
   const hands = kitchenHands(page, server.address);
   const { key } = hands;
@@ -174,5 +179,4 @@ test('a basket of tomatoes becomes jars on the shelf', async ({ page }) => {
   });
 
   watch.calm();
-  await server.stop();
 });
