@@ -92,6 +92,12 @@ test('without an altitude there is the whole band strip and no single number, an
   ).toBeVisible();
   await expect(page.getByText('at the boil')).toHaveCount(0);
   await expect(page.getByRole('button', { name: /^Plan/ })).toHaveCount(0);
+  for (const screen of ['/', '/shelf', '/bench']) {
+    await hands.goto(screen);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await watch.fits();
+  }
+  await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-crushed&jar=quart');
   await hands.press('Set the altitude');
   await page.getByRole('radio', { name: 'm', exact: true }).click();
   await page.getByRole('textbox', { name: 'Altitude of the kitchen' }).fill('305');

@@ -84,7 +84,7 @@ function TestedTimes() {
         return (
           <View key={product.product} className="border-t border-hair py-2">
             <Words weight={700}>{product.name}</Words>
-            <View className="flex-row items-center gap-5 py-1">
+            <View className="flex-row flex-wrap items-center gap-x-5 gap-y-1 py-1">
               {rows.map(({ jar, row }) => (
                 <View key={jar} className="flex-row items-center gap-2">
                   <JarDrawing size={jar} quartPx={30} look="here" {...hueOfProduct(product.product)} />
@@ -93,7 +93,7 @@ function TestedTimes() {
                       {row.kind === 'refusal'
                         ? 'none'
                         : altitudeFt === null
-                          ? row.bandMinutes.join(' ')
+                          ? row.bandMinutes.join(', ')
                           : row.bandMinutes[altitudeBand(altitudeFt).index]}
                     </Words>{' '}
                     min, {JARS[jar].several}
