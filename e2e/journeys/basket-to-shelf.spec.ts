@@ -137,6 +137,7 @@ test('a basket of tomatoes becomes jars on the shelf', async ({ page }) => {
     await hands.goto('/');
     await hands.press('Not yet');
     await expect(page.getByText(/Lids need 12 to 24 h/).first()).toBeVisible();
+    await expect(page.getByText(/^21 quarts crushed tomatoes, /)).toBeVisible();
     // Into the morning: past 12 h for the last load, within 24 h of the first, whenever this runs.
     const clock = (await server.call('GET', '/state')).body as { demoOffsetMs: number };
     await server.call('PUT', '/clock', { offsetMs: clock.demoOffsetMs + 13 * 60 * MIN });

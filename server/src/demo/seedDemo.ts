@@ -1,6 +1,7 @@
 import { rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { checkFile } from '../db/checkFile';
+import { insertParts } from '../db/insertParts';
 import { openDatabase } from '../db/openDatabase';
 import { fennickHollow } from './fennickHollow';
 
@@ -32,16 +33,10 @@ if (isNew) {
       { transaction },
     );
     await tables.picks.bulkCreate(picks, { transaction });
-    for (const { uses, loads, ...batch } of batches) {
-      await tables.batches.create(batch, { transaction });
-      await tables.uses.bulkCreate(
-        uses.map((use) => ({ ...use, batchId: batch.id })),
-        { transaction },
-      );
-      await tables.loads.bulkCreate(
-        loads.map((load) => ({ ...load, batchId: batch.id })),
-        { transaction },
-      );
+    for (const batch of batches) {
+      const { uses: _, loads: __, ...row } = batch;
+      await tables.batches.create(row, { transaction });
+      await insertParts(tables, batch, transaction);
     }
     const rows = events.map(({ id, loadId, type, at, ...detail }) => ({ id, loadId, type, at, detail }));
     await tables.events.bulkCreate(rows, { transaction });

@@ -4,6 +4,7 @@ import { BatchSchema } from '@hoddle/contract/batch';
 import { type Batch } from '@hoddle/core/day/batch';
 import { onHand } from '@hoddle/core/harvest/onHand';
 import { findProcess } from '@hoddle/core/process/findProcess';
+import { insertParts } from '../db/insertParts';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { readBatches } from '../db/readState';
@@ -47,13 +48,14 @@ function holdAgainstHandbook(batch: Batch): void {
   throw new Problem(422, 'too-short', message, { processMinutes: message });
 }
 
-function keepBatch(db: Database, { uses, loads, ...batch }: Batch): Promise<boolean> {
+function keepBatch(db: Database, batch: Batch): Promise<boolean> {
   const { tables } = db;
+  const { uses, loads: _, ...row } = batch;
   return db.write(async (transaction) => {
-    const isNew = await keepOnce(tables.batches, batch, transaction);
+    const isNew = await keepOnce(tables.batches, row, transaction);
     if (!isNew) return false;
-    const picks = (await tables.picks.findAll({ transaction })).map((row) => row.get({ plain: true }));
-    const taken = (await tables.uses.findAll({ transaction })).map((row) => row.get({ plain: true }));
+    const picks = (await tables.picks.findAll({ transaction })).map((kept) => kept.get({ plain: true }));
+    const taken = (await tables.uses.findAll({ transaction })).map((kept) => kept.get({ plain: true }));
     for (const use of uses) {
       const left = onHand(picks, taken).filter((lot) => lot.pickId === use.pickId);
       const leftKg = left.reduce((sum, lot) => sum + lot.massKg, 0);
@@ -65,14 +67,7 @@ function keepBatch(db: Database, { uses, loads, ...batch }: Batch): Promise<bool
         );
       }
     }
-    await tables.uses.bulkCreate(
-      uses.map((use) => ({ ...use, batchId: batch.id })),
-      { transaction },
-    );
-    await tables.loads.bulkCreate(
-      loads.map((load) => ({ ...load, batchId: batch.id })),
-      { transaction },
-    );
+    await insertParts(tables, batch, transaction);
     return true;
   });
 }

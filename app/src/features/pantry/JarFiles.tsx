@@ -22,6 +22,7 @@ interface JarFilesProps {
 const DEEP = 6;
 const BEHIND = { x: 2.9, y: -4.6 };
 const TAG_PX = 22;
+const TAG_WIDE_PX = 72;
 
 interface JarFile {
   readonly jars: number;
@@ -35,15 +36,14 @@ export function JarFiles({ lots, jar, hue, mark, quartPx, now }: JarFilesProps) 
   const patternId = useId().replaceAll(':', '');
   const shape = jarShape(jar, quartPx);
   const files = filesOf(lots, now);
-  const step = Math.max(shape.width + DEEP * BEHIND.x + 6, 0);
-  const tagStep = Math.max(step, 0);
+  const step = shape.width + DEEP * BEHIND.x + 6;
   const places = files.reduce<number[]>((xs, file, i) => {
     const before = files[i - 1];
     const previous = xs.at(-1) ?? 0;
-    const tagRoom = before?.firstOfMonth && file.firstOfMonth ? Math.max(tagStep, 72) : tagStep;
+    const tagRoom = before?.firstOfMonth && file.firstOfMonth ? Math.max(step, TAG_WIDE_PX) : step;
     return [...xs, i === 0 ? 0 : previous + tagRoom];
   }, []);
-  const width = (places.at(-1) ?? 0) + Math.max(step, 72) + 4;
+  const width = (places.at(-1) ?? 0) + Math.max(step, TAG_WIDE_PX) + 4;
   const top = TAG_PX + 4 - BEHIND.y * (DEEP - 1);
   const height = top + shape.height;
   return (

@@ -82,7 +82,12 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
     }
     router.navigate('/shelf');
   };
-  const jars = countJars(all.length, jar);
+  // With nothing due yet the jars that still cool are meant.
+  const shown = due.length > 0 ? due : waiting;
+  const jars = countJars(
+    shown.reduce((sum, { state }) => sum + state.jars, 0),
+    jar,
+  );
   return (
     <Screen
       station="shelf"
