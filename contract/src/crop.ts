@@ -1,9 +1,9 @@
 import * as v from 'valibot';
-import { CROPS, type CropId } from '@hoddle/core/handbook/crops';
+import { PRODUCE, type ProduceId } from '@hoddle/core/handbook/produce';
 import { JAR_SIZES } from '@hoddle/core/handbook/jars';
 import { PRODUCTS, type ProductId } from '@hoddle/core/handbook/products';
 
-export const Crop = v.picklist(CROPS.map((row) => row.crop) as [CropId, ...CropId[]], 'is not a crop of the handbook');
+export const Crop = v.picklist(PRODUCE.map((row) => row.crop) as [ProduceId, ...ProduceId[]], 'is not a crop of the handbook');
 
 export const Product = v.picklist(
   PRODUCTS.map((row) => row.product) as [ProductId, ...ProductId[]],

@@ -1,4 +1,4 @@
-import { type CropId } from '@hoddle/core/handbook/crops';
+import { type ProduceId } from '@hoddle/core/handbook/produce';
 import Svg, { Circle, Ellipse, Path } from 'react-native-svg';
 import { COLOURS, hueOfCrop } from './colours';
 
@@ -14,11 +14,11 @@ const HEAP: readonly [number, number][] = [
   [37, 8],
 ];
 
-const LONG: readonly CropId[] = ['bean-snap', 'rhubarb'];
-const SMALL: readonly CropId[] = ['cherry-sour', 'gooseberry', 'damson'];
+const LONG: readonly ProduceId[] = ['bean-snap', 'rhubarb'];
+const SMALL: readonly ProduceId[] = ['cherry-sour', 'gooseberry', 'damson'];
 
 /** A slatted basket with its crop heaped in it. */
-export function Basket({ crop }: { crop: CropId }) {
+export function Basket({ crop }: { crop: ProduceId }) {
   const { hue } = hueOfCrop(crop);
   return (
     <Svg width={64} height={60} viewBox="0 0 64 60" aria-hidden>

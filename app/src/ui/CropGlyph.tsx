@@ -1,4 +1,4 @@
-import { type CropId } from '@hoddle/core/handbook/crops';
+import { type ProduceId } from '@hoddle/core/handbook/produce';
 import Svg, { Circle, Ellipse, Path } from 'react-native-svg';
 import { COLOURS, hueOfCrop } from './colours';
 
@@ -18,7 +18,7 @@ const SHINE = {
 } as const;
 
 /** A crop as a small picture: its hue, and a shape of its own. */
-export function CropGlyph({ crop, size = 34 }: { crop: CropId; size?: number }) {
+export function CropGlyph({ crop, size = 34 }: { crop: ProduceId; size?: number }) {
   return (
     <Svg width={size} height={size} viewBox="0 0 32 32" aria-hidden>
       <Figure crop={crop} hue={hueOfCrop(crop).hue} />
@@ -26,7 +26,7 @@ export function CropGlyph({ crop, size = 34 }: { crop: CropId; size?: number }) 
   );
 }
 
-function Figure({ crop, hue }: { crop: CropId; hue: string }) {
+function Figure({ crop, hue }: { crop: ProduceId; hue: string }) {
   switch (crop) {
     case 'tomato-paste':
       return (

@@ -1,4 +1,4 @@
-import { type CropId } from '@hoddle/core/handbook/crops';
+import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { type ProductId } from '@hoddle/core/handbook/products';
 
 /** The tokens of tailwind.config.js that drawings need as values. */
@@ -38,7 +38,7 @@ export const COLOURS = {
 /** A white mark on the content of a jar, so that its hue does not stand alone. */
 export type Mark = 'waves' | 'strokes' | 'rings' | 'dots' | 'slashes' | 'arcs';
 
-const HUES: Readonly<Record<CropId, { hue: string; mark: Mark }>> = {
+const HUES: Readonly<Record<ProduceId, { hue: string; mark: Mark }>> = {
   'tomato-paste': { hue: '#A6211B', mark: 'waves' },
   'tomato-slicing': { hue: '#A6211B', mark: 'waves' },
   'bean-snap': { hue: '#2F6B33', mark: 'strokes' },
@@ -53,7 +53,7 @@ const HUES: Readonly<Record<CropId, { hue: string; mark: Mark }>> = {
   gooseberry: { hue: '#3F8F79', mark: 'dots' },
 };
 
-export function hueOfCrop(crop: CropId): { hue: string; mark: Mark } {
+export function hueOfCrop(crop: ProduceId): { hue: string; mark: Mark } {
   return HUES[crop];
 }
 

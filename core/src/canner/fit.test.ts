@@ -4,7 +4,12 @@ import { capacityOf } from './capacity';
 import { loadMap } from './loadMap';
 import { waterDepth } from './waterDepth';
 
-const canners: Canner[] = CANNERS.map((row) => ({ ...row, id: row.canner, name: row.canner }));
+const canners: Canner[] = CANNERS.filter(({ method }) => method === 'boiling-water').map((row) => ({
+  ...row,
+  method: 'boiling-water',
+  id: row.canner,
+  name: row.canner,
+}));
 const common = canners[0]!;
 const trivetPot = canners[3]!;
 

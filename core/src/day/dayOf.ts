@@ -1,6 +1,6 @@
 import { CANNER_STEPS, READY_JARS, stepOf } from '../handbook/steps';
-import { countJars, JARS } from '../handbook/jars';
-import { productRow } from '../handbook/products';
+import { countJars, JARS, type JarSize } from '../handbook/jars';
+import { productRow, type ProductRow } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
 import { type Range } from '../measure/range';
 import { type Batch, type PlannedLoad } from './batch';
@@ -61,7 +61,7 @@ function readyJars(batch: Batch): Chain {
 
 /** The chains of one load: each preparing step by itself, then all from filling to unloading without a gap. */
 function loadChains(batch: Batch, load: PlannedLoad): Chain[] {
-  const { sequence } = productRow(batch.product);
+  const sequence = daySequence(productRow(batch.product));
   const intoJars = sequence.findIndex((entry) => INTO_JARS.includes(entry));
   const chains: Chain[] = [];
   let before = `jars ${batch.id}`;
@@ -75,19 +75,31 @@ function loadChains(batch: Batch, load: PlannedLoad): Chain[] {
   return chains;
 }
 
+/** Steps that begin with looking the produce over. */
+const BEGINS_CLEAN = /^(wash|boil|steam|soak|husk|shell|settle|four-day|fourteen-day)/;
+
+/**
+ * A product's steps as a day has them: the printed sequence, washed first where it does not say so, and closed after a
+ * raw pack is covered. Common practice.
+ */
+function daySequence({ sequence }: ProductRow): string[] {
+  const first = sequence[0] ?? '';
+  return [...(BEGINS_CLEAN.test(first) ? [] : ['wash']), ...sequence, ...(sequence.includes('fill') ? [] : ['close'])];
+}
+
 /** A step is its hands-on part, then its wait; either may be missing. */
 function stepTasks(entry: string, batch: Batch, load: PlannedLoad, kind: 'prepare' | 'fill'): DayTask[] {
-  const { row, waitMinutes, words: stepWords } = stepOf(entry);
+  const { row, waitMinutes, words: stepWords, handsPerJar } = stepOf(entry);
   const pounds = poundsOf(batch, load);
-  const perJar = JARS[batch.jar].nominalFlOz <= JARS.pint.nominalFlOz ? row.handsPerPint : row.handsPerQuart;
-  const hands = plus(plus(times(row.handsPerLb, pounds), row.fixedMinutes), times(perJar ?? [0, 0], load.jars));
+  const perJar = handsPerJar?.[jarPace(batch.jar)] ?? [0, 0];
+  const hands = plus(plus(times(row.handsPerLb, pounds), row.fixedMinutes), times(perJar, load.jars));
   const words =
     row.step === 'fill'
       ? `${stepWords} ${countJars(load.jars, batch.jar)}`
       : row.handsPerLb[1] > 0
         ? `${stepWords} ${Math.round(pounds)} lb`
         : stepWords;
-  const burner: Record<string, number> = row.burner ? { [BURNERS]: 1 } : {};
+  const burner: Record<string, number> = row.resources.includes('burner') ? { [BURNERS]: 1 } : {};
   const common = { kind, words, batchId: batch.id, loadId: load.id };
   const tasks: DayTask[] = [];
   if (hands[1] > 0)
@@ -116,6 +128,13 @@ function cannerTasks(batch: Batch, load: PlannedLoad): DayTask[] {
     task('rest', 'Heat off, lid off', CANNER_STEPS.rest, {}),
     task('unload', `Lift out ${jars}`, CANNER_STEPS.unload, { [HANDS]: 1 }),
   ];
+}
+
+/** Small jars are filled faster, large ones slower. */
+function jarPace(jar: JarSize): 'halfPint' | 'pint' | 'quart' {
+  const { nominalFlOz } = JARS[jar];
+  if (nominalFlOz <= JARS['half-pint'].nominalFlOz) return 'halfPint';
+  return nominalFlOz <= JARS.pint.nominalFlOz ? 'pint' : 'quart';
 }
 
 function poundsOf(batch: Batch, load: PlannedLoad): number {

@@ -1,48 +1,65 @@
-export interface CropRow {
-  readonly crop: string;
-  readonly name: string;
-  /** Pounds in a level bushel; undefined where no weight is published. */
-  readonly bushelLb?: number;
-  /** Days sound, ripe produce keeps. Common practice, the refrigerator after [AH-66]. */
-  readonly keepsDays: { readonly counter: number; readonly cool: number; readonly refrigerator: number };
-}
+/** Every crop that a product is made of, with the name a household calls it by. */
+export const CROP_NAMES = {
+  'tomato-paste': 'Paste tomatoes',
+  'tomato-slicing': 'Slicing tomatoes',
+  tomatillo: 'Tomatillos',
+  'cucumber-pickling': 'Pickling cucumbers',
+  'pepper-sweet': 'Sweet peppers',
+  'pepper-hot': 'Hot peppers',
+  'bean-snap': 'Pole beans',
+  beet: 'Beetroot',
+  carrot: 'Carrots',
+  'corn-sweet': 'Sweet corn',
+  onion: 'Onions',
+  cabbage: 'Cabbage',
+  cauliflower: 'Cauliflower',
+  apple: 'Apples',
+  pear: 'Pears',
+  peach: 'Peaches',
+  apricot: 'Apricots',
+  plum: 'Plums',
+  damson: 'Damson plums',
+  'cherry-sweet': 'Sweet cherries',
+  'cherry-sour': 'Sour cherries',
+  grape: 'Grapes',
+  strawberry: 'Strawberries',
+  blueberry: 'Blueberries',
+  blackberry: 'Blackberries',
+  raspberry: 'Raspberries',
+  gooseberry: 'Gooseberries',
+  currant: 'Currants',
+  fig: 'Figs',
+  rhubarb: 'Rhubarb',
+  quince: 'Quinces',
+  'asian-pear': 'Asian pears',
+  asparagus: 'Asparagus',
+  berry: 'Berries',
+  citrus: 'Citrus fruit',
+  'crab-apple': 'Crab apples',
+  cranberry: 'Cranberries',
+  'dried-bean': 'Dried beans',
+  greens: 'Spinach and greens',
+  'lima-bean': 'Lima beans',
+  mango: 'Mangoes',
+  melon: 'Melons',
+  mixed: 'Mixed vegetables',
+  mushroom: 'Mushrooms',
+  nectarine: 'Nectarines',
+  okra: 'Okra',
+  pea: 'Peas',
+  pineapple: 'Pineapple',
+  potato: 'Potatoes',
+  squash: 'Pumpkins and winter squash',
+  'sweet-potato': 'Sweet potatoes',
+  zucchini: 'Zucchini',
+} as const;
 
-/**
- * What a household may pick.
- *
- * Source: bushel weights from the USDA Complete Guide to Home Canning, 2015, as recalled; keeping from USDA Agriculture
- * Handbook 66 (best store) and common practice (counter, cool room).
- */
-export const CROPS = [
-  { crop: 'tomato-paste', name: 'Paste tomatoes', bushelLb: 53, keepsDays: { counter: 3, cool: 7, refrigerator: 7 } },
-  {
-    crop: 'tomato-slicing',
-    name: 'Slicing tomatoes',
-    bushelLb: 53,
-    keepsDays: { counter: 3, cool: 7, refrigerator: 7 },
-  },
-  { crop: 'damson', name: 'Damson plums', bushelLb: 56, keepsDays: { counter: 3, cool: 7, refrigerator: 14 } },
-  { crop: 'plum', name: 'Plums', bushelLb: 56, keepsDays: { counter: 3, cool: 7, refrigerator: 14 } },
-  { crop: 'bean-snap', name: 'Pole beans', bushelLb: 30, keepsDays: { counter: 1, cool: 3, refrigerator: 7 } },
-  { crop: 'beet', name: 'Beetroot', bushelLb: 52, keepsDays: { counter: 3, cool: 21, refrigerator: 60 } },
-  { crop: 'tomatillo', name: 'Tomatillos', keepsDays: { counter: 7, cool: 14, refrigerator: 21 } },
-  { crop: 'cherry-sour', name: 'Sour cherries', bushelLb: 56, keepsDays: { counter: 1, cool: 3, refrigerator: 5 } },
-  { crop: 'quince', name: 'Quinces', bushelLb: 48, keepsDays: { counter: 14, cool: 60, refrigerator: 90 } },
-  { crop: 'apple', name: 'Apples', bushelLb: 48, keepsDays: { counter: 7, cool: 60, refrigerator: 120 } },
-  { crop: 'rhubarb', name: 'Rhubarb', keepsDays: { counter: 2, cool: 7, refrigerator: 21 } },
-  { crop: 'gooseberry', name: 'Gooseberries', keepsDays: { counter: 3, cool: 7, refrigerator: 21 } },
-] as const satisfies readonly CropRow[];
+export type CropId = keyof typeof CROP_NAMES;
 
-export type CropId = (typeof CROPS)[number]['crop'];
+/** Ids of all crops, in the order above. */
+export const CROP_IDS = Object.keys(CROP_NAMES) as CropId[];
 
-/** The crop's row, or undefined when the handbook does not know it. */
-export function findCrop(crop: string): (CropRow & { crop: CropId }) | undefined {
-  return CROPS.find((row) => row.crop === crop);
-}
-
-/** The row of a crop known to exist. @throws RangeError for an id the handbook does not have. */
-export function cropRow(crop: string): CropRow & { crop: CropId } {
-  const row = findCrop(crop);
-  if (!row) throw new RangeError(`no crop ${JSON.stringify(crop)} in the handbook`);
-  return row;
+/** Whether a text names a crop of the handbook. */
+export function isCrop(text: string): text is CropId {
+  return Object.hasOwn(CROP_NAMES, text);
 }

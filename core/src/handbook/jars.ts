@@ -9,64 +9,65 @@ export const JAR_SIZES = [
   'half-gallon',
 ] as const;
 export type JarSize = (typeof JAR_SIZES)[number];
+export type Mouth = 'regular' | 'wide';
+
+type Row = readonly [JarSize, nominalFlOz: number, Mouth, maxDiameterIn: number, heightIn: number, lids: Mouth];
+
+/** Sizes are approximate, common practice; a household's own measure wins. */
+// One jar a line, as the table is printed.
+// prettier-ignore
+const ROWS: readonly Row[] = [
+  ['quarter-pint', 4, 'regular', 2.75, 2.25, 'regular'],
+  ['half-pint', 8, 'regular', 2.875, 3.75, 'regular'],
+  ['half-pint', 8, 'wide', 3.375, 2.75, 'wide'],
+  ['twelve-ounce', 12, 'regular', 2.75, 5.25, 'regular'],
+  ['pint', 16, 'regular', 3.125, 5, 'regular'],
+  ['pint', 16, 'wide', 3.375, 4.75, 'wide'],
+  ['pint-and-half', 24, 'wide', 3.375, 6.875, 'wide'],
+  ['quart', 32, 'regular', 3.75, 6.75, 'regular'],
+  ['quart', 32, 'wide', 3.875, 6.75, 'wide'],
+  ['half-gallon', 64, 'wide', 4.75, 9.5, 'wide'],
+];
 
 export interface JarRow {
   readonly size: JarSize;
   readonly nominalFlOz: number;
-  /** Outside, at the widest; a regular-mouth jar. Common practice, a household's own measure wins. */
+  readonly mouth: Mouth;
+  /** Outside, at the widest. */
   readonly maxDiameterIn: number;
   readonly heightIn: number;
+  readonly lids: Mouth;
   readonly one: string;
   readonly several: string;
 }
 
-/** Regular-mouth jars; those sold with a wide mouth only are given as such. Sizes are common practice. */
-export const JARS: Readonly<Record<JarSize, JarRow>> = {
-  'quarter-pint': {
-    size: 'quarter-pint',
-    nominalFlOz: 4,
-    maxDiameterIn: 2.75,
-    heightIn: 2.25,
-    one: 'quarter-pint',
-    several: 'quarter-pints',
-  },
-  'half-pint': {
-    size: 'half-pint',
-    nominalFlOz: 8,
-    maxDiameterIn: 2.875,
-    heightIn: 3.75,
-    one: 'half-pint',
-    several: 'half-pints',
-  },
-  'twelve-ounce': {
-    size: 'twelve-ounce',
-    nominalFlOz: 12,
-    maxDiameterIn: 2.75,
-    heightIn: 5.25,
-    one: '12-ounce jar',
-    several: '12-ounce jars',
-  },
-  pint: { size: 'pint', nominalFlOz: 16, maxDiameterIn: 3.125, heightIn: 5, one: 'pint', several: 'pints' },
-  'pint-and-half': {
-    size: 'pint-and-half',
-    nominalFlOz: 24,
-    maxDiameterIn: 3.375,
-    heightIn: 6.875,
-    one: 'pint-and-half',
-    several: 'pint-and-halves',
-  },
-  quart: { size: 'quart', nominalFlOz: 32, maxDiameterIn: 3.75, heightIn: 6.75, one: 'quart', several: 'quarts' },
-  'half-gallon': {
-    size: 'half-gallon',
-    nominalFlOz: 64,
-    maxDiameterIn: 4.75,
-    heightIn: 9.5,
-    one: 'half-gallon',
-    several: 'half-gallons',
-  },
+const WORDS: Readonly<Record<JarSize, readonly [one: string, several: string]>> = {
+  'quarter-pint': ['quarter-pint', 'quarter-pints'],
+  'half-pint': ['half-pint', 'half-pints'],
+  'twelve-ounce': ['12-ounce jar', '12-ounce jars'],
+  pint: ['pint', 'pints'],
+  'pint-and-half': ['pint-and-half', 'pint-and-halves'],
+  quart: ['quart', 'quarts'],
+  'half-gallon': ['half-gallon', 'half-gallons'],
 };
+
+/** Every jar that is sold, by size and mouth. */
+export const JAR_ROWS: readonly JarRow[] = ROWS.map(([size, nominalFlOz, mouth, maxDiameterIn, heightIn, lids]) => {
+  const [one, several] = WORDS[size];
+  return { size, nominalFlOz, mouth, maxDiameterIn, heightIn, lids, one, several };
+});
+
+/** One jar of each size: the regular mouth, or the wide one where there is no other. */
+export const JARS = Object.fromEntries([...JAR_ROWS].reverse().map((row) => [row.size, row])) as Readonly<
+  Record<JarSize, JarRow>
+>;
 
 /** "1 quart", "20 quarts". */
 export function countJars(count: number, size: JarSize): string {
   return `${count} ${count === 1 ? JARS[size].one : JARS[size].several}`;
+}
+
+/** Whether a text names a jar size of the handbook. */
+export function isJarSize(text: string): text is JarSize {
+  return (JAR_SIZES as readonly string[]).includes(text);
 }

@@ -1,52 +1,38 @@
+type Row = readonly [
+  syrup: SyrupRow['syrup'],
+  percentSugar: number,
+  waterCups9Pints: number,
+  sugarCups9Pints: number,
+  waterCups7Quarts: number,
+  sugarCups7Quarts: number,
+];
+
+// One syrup a line, as the table is printed.
+// prettier-ignore
+const ROWS: readonly Row[] = [
+  ['very-light', 10, 6.5, 0.75, 10.5, 1.25],
+  ['light', 20, 5.75, 1.5, 9, 2.25],
+  ['medium', 30, 5.25, 2.25, 8.25, 3.75],
+  ['heavy', 40, 5, 3.25, 7.75, 5.25],
+  ['very-heavy', 50, 4.25, 4.25, 6.5, 6.75],
+];
+
 export interface SyrupRow {
   readonly syrup: 'very-light' | 'light' | 'medium' | 'heavy' | 'very-heavy';
+  /** By weight. */
   readonly percentSugar: number;
-  readonly waterCupsPer7Quarts: number;
-  readonly sugarCupsPer7Quarts: number;
   readonly waterCupsPer9Pints: number;
   readonly sugarCupsPer9Pints: number;
+  readonly waterCupsPer7Quarts: number;
+  readonly sugarCupsPer7Quarts: number;
 }
 
 /** Source: USDA Complete Guide to Home Canning, 2015, guide 2, "Preparing and using syrups", as recalled. */
-export const SYRUPS: readonly SyrupRow[] = [
-  {
-    syrup: 'very-light',
-    percentSugar: 10,
-    waterCupsPer9Pints: 6.5,
-    sugarCupsPer9Pints: 0.75,
-    waterCupsPer7Quarts: 10.5,
-    sugarCupsPer7Quarts: 1.25,
-  },
-  {
-    syrup: 'light',
-    percentSugar: 20,
-    waterCupsPer9Pints: 5.75,
-    sugarCupsPer9Pints: 1.5,
-    waterCupsPer7Quarts: 9,
-    sugarCupsPer7Quarts: 2.25,
-  },
-  {
-    syrup: 'medium',
-    percentSugar: 30,
-    waterCupsPer9Pints: 5.25,
-    sugarCupsPer9Pints: 2.25,
-    waterCupsPer7Quarts: 8.25,
-    sugarCupsPer7Quarts: 3.75,
-  },
-  {
-    syrup: 'heavy',
-    percentSugar: 40,
-    waterCupsPer9Pints: 5,
-    sugarCupsPer9Pints: 3.25,
-    waterCupsPer7Quarts: 7.75,
-    sugarCupsPer7Quarts: 5.25,
-  },
-  {
-    syrup: 'very-heavy',
-    percentSugar: 50,
-    waterCupsPer9Pints: 4.25,
-    sugarCupsPer9Pints: 4.25,
-    waterCupsPer7Quarts: 6.5,
-    sugarCupsPer7Quarts: 6.75,
-  },
-];
+export const SYRUPS: readonly SyrupRow[] = ROWS.map(([syrup, percentSugar, water9, sugar9, water7, sugar7]) => ({
+  syrup,
+  percentSugar,
+  waterCupsPer9Pints: water9,
+  sugarCupsPer9Pints: sugar9,
+  waterCupsPer7Quarts: water7,
+  sugarCupsPer7Quarts: sugar7,
+}));

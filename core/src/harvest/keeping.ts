@@ -1,4 +1,4 @@
-import { cropRow } from '../handbook/crops';
+import { produceRow } from '../handbook/produce';
 import { type Pick, type Place } from './pick';
 
 const DAY_MS = 24 * 60 * 60_000;
@@ -11,7 +11,9 @@ const SOFT_KEEPS_DAYS: Readonly<Record<Place, number>> = { counter: 1, cool: 1, 
  * Soft produce never outlasts sound produce of its crop.
  */
 export function keepsUntil(pick: Pick, ripeness: 'sound' | 'soft'): { days: number; until: number } {
-  const soundDays = cropRow(pick.crop).keepsDays[pick.place];
+  const { keepsDays } = produceRow(pick.crop);
+  // Where a place is not for the crop (onions in the refrigerator), it keeps no longer than on the counter.
+  const soundDays = keepsDays[pick.place] ?? keepsDays.counter;
   const days = ripeness === 'sound' ? soundDays : Math.min(soundDays, SOFT_KEEPS_DAYS[pick.place]);
   return { days, until: pick.pickedAt + days * DAY_MS };
 }

@@ -1,11 +1,11 @@
-import { type CropId } from '../handbook/crops';
+import { type ProduceId } from '../handbook/produce';
 import { keepsUntil } from './keeping';
 import { type Pick, type PickUse, type Place } from './pick';
 
 /** Produce of one pick and one ripeness that is still there. */
 export interface Lot {
   readonly pickId: string;
-  readonly crop: CropId;
+  readonly crop: ProduceId;
   readonly ripeness: 'sound' | 'soft';
   readonly massKg: number;
   readonly place: Place;

@@ -1,4 +1,4 @@
-import { type CropId } from '../handbook/crops';
+import { type ProduceId } from '../handbook/produce';
 
 export const PLACES = ['counter', 'cool', 'refrigerator'] as const;
 export type Place = (typeof PLACES)[number];
@@ -6,7 +6,7 @@ export type Place = (typeof PLACES)[number];
 /** Produce that came in on one occasion. `softKg` of it is ripe, sound and soft; mouldy or rotting produce is not logged. */
 export interface Pick {
   readonly id: string;
-  readonly crop: CropId;
+  readonly crop: ProduceId;
   readonly massKg: number;
   readonly softKg: number;
   readonly place: Place;

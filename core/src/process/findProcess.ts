@@ -1,138 +1,203 @@
-import { BOILING_WATER, type BandMinutes, type BoilingWaterRow } from '../handbook/boilingWater';
-import { JAR_SIZES, JARS, type JarSize } from '../handbook/jars';
-import { findProduct, PRODUCTS, type ProductRow } from '../handbook/products';
-import { acidDose, type AcidDose } from './acidDose';
-import { altitudeBand } from './altitudeBand';
+import { type Pack } from '../handbook/boilingWater';
+import { isJarSize, JAR_SIZES, type JarSize } from '../handbook/jars';
+import { findProduct, type ProductRow } from '../handbook/products';
+import { formulasOf } from '../handbook/recipes';
+import { searchProducts } from '../handbook/searchProducts';
+import { type Confidence } from '../handbook/source';
+import { type AcidDose } from './acidDose';
+import { boilingPointF } from './boilingPoint';
+import { type ChangeVerdict } from './change';
+import { type HouseholdSource, ownSourceFor } from './householdSource';
+import { isMethod, type Method, METHODS } from './method';
+import { neverOnShelf, neverRefusal, notAProcess } from './neverOnShelf';
+import { quoted, type Refusal, refusal } from './refusal';
+import { similarProducts } from './similarProducts';
 import { sterilizeJars } from './sterilizeJars';
+import { type Alternative, named, publishedRow, type TestedRow } from './testedRow';
+import { bandAt, withOwnSource } from './withOwnSource';
 
 export interface ProcessQuestion {
+  /** Id of a product, or a name the household gave a source of its own. */
   readonly product: string;
   readonly pack: string;
   readonly jar: string;
   readonly method: string;
 }
 
-export interface Refusal {
-  readonly kind: 'refusal';
-  readonly reason: string;
-  /** Ways out, each a short sentence. Never empty. */
-  readonly instead: string[];
+/** What the household has added to the handbook. */
+export interface HouseholdPages {
+  /** The day a row was held against the page, by row id: "2026-08-29". */
+  readonly checkedRows?: ReadonlyMap<string, string>;
+  readonly sources?: readonly HouseholdSource[];
 }
 
-/** The tested row for a product, pack, jar and method, with the minutes of every altitude band. */
-export interface TestedRow {
-  readonly kind: 'testedRow';
-  readonly product: ProductRow;
-  readonly jar: JarSize;
-  readonly bandMinutes: BandMinutes;
-  readonly headspaceIn: number;
-  readonly acid?: AcidDose;
-  readonly conditions: string[];
-  readonly source: string;
-  readonly recalled: boolean;
+export interface ProcessAlternative extends Alternative {
+  readonly sterilizeJars?: { readonly minutes: number };
+  readonly checkedOn?: string;
 }
 
 export interface TestedProcess {
   readonly kind: 'tested';
+  readonly product: string;
+  readonly pack: Pack;
+  readonly jar: JarSize;
+  readonly method: Method;
+  readonly altitudeFt: number;
   readonly minutes: number;
+  /** Pressure canning only. */
+  readonly pressurePsi?: number;
+  readonly ventMinutes?: number;
+  /** Low-temperature bath only: held between these, by thermometer. */
+  readonly bathF?: { readonly low: number; readonly high: number };
+  /** Steam only: the column's temperature here, at which the clock starts. */
+  readonly steamF?: number;
   readonly headspaceIn: number;
   readonly acid?: AcidDose;
-  readonly sterilizeJars?: { minutes: number };
-  readonly conditions: string[];
+  readonly sterilizeJars?: { readonly minutes: number };
+  readonly alternatives: readonly ProcessAlternative[];
+  readonly conditions: readonly string[];
   readonly source: string;
+  readonly confidence: Confidence;
   readonly recalled: boolean;
+  /** The row the figures stand in; undefined for a source of the household's own. */
+  readonly rowId?: string;
+  readonly checkedOn?: string;
+  readonly own?: true;
 }
+
+/** Handbook rule 5. */
+const VENT_MINUTES = 10;
+
+/** Handbook rule 8. */
+const BATH_F = { low: 180, high: 185 } as const;
 
 /**
  * The tested process for one kitchen. Total: any text ends in a tested row or a refusal with a way out.
- * The minutes are read from the table, never computed.
+ * The minutes are read from a table, the handbook's or the household's own source; they are never computed.
  *
+ * @param changes what the batch does to the formula; one that rule 17 does not allow ends the tested time
  * @throws RangeError for an altitude outside 0 to 12,000 ft
  */
-export function findProcess(question: ProcessQuestion & { altitudeFt: number }): TestedProcess | Refusal {
-  const band = altitudeBand(question.altitudeFt);
-  const row = findTestedRow(question);
+export function findProcess(
+  question: ProcessQuestion & { readonly altitudeFt: number },
+  pages: HouseholdPages = {},
+  changes: readonly ChangeVerdict[] = [],
+): TestedProcess | Refusal {
+  const row = findTestedRow(question, pages, changes);
   if (row.kind === 'refusal') return row;
-  const minutes = row.bandMinutes[band.index];
-  const { headspaceIn, acid, conditions, source, recalled } = row;
+  const { altitudeFt } = question;
+  const answer = bandAt(row, altitudeFt);
+  if (answer.kind === 'refusal') {
+    const { kind, cause, reason, instead } = answer;
+    return { kind, cause, reason, instead };
+  }
+  const { minutes, pressurePsi, alternatives, source, confidence, recalled, rowId, own } = answer;
+  const checked = (id: string | undefined) => (id === undefined ? undefined : pages.checkedRows?.get(id));
+  const sterile = sterilizeJars(minutes, altitudeFt);
+  const checkedOn = checked(rowId);
   return {
     kind: 'tested',
+    product: row.product?.product ?? question.product,
+    pack: row.pack,
+    jar: row.jar,
+    method: row.method,
+    altitudeFt,
     minutes,
-    headspaceIn,
-    acid,
-    sterilizeJars: sterilizeJars(minutes, question.altitudeFt),
-    conditions,
+    ...(pressurePsi !== undefined && { pressurePsi, ventMinutes: VENT_MINUTES }),
+    ...(row.method === 'low-temperature-bath' && { bathF: BATH_F }),
+    ...(row.method === 'steam' && { steamF: Math.round(boilingPointF(altitudeFt) * 10) / 10 }),
+    headspaceIn: row.headspaceIn,
+    ...(row.acid && { acid: row.acid }),
+    ...(sterile && { sterilizeJars: sterile }),
+    alternatives: alternatives.map((other): ProcessAlternative => {
+      const empty = sterilizeJars(other.minutes, altitudeFt);
+      const on = checked(other.rowId);
+      return { ...other, ...(empty && { sterilizeJars: empty }), ...(on !== undefined && { checkedOn: on }) };
+    }),
+    conditions: row.conditions,
     source,
+    confidence,
     recalled,
+    ...(rowId !== undefined && { rowId }),
+    ...(checkedOn !== undefined && { checkedOn }),
+    ...(own && { own }),
   };
 }
 
 /** The same without an altitude: what a household that has not set one is shown is the whole band strip. */
-export function findTestedRow({ product, pack, jar, method }: ProcessQuestion): TestedRow | Refusal {
-  const productRow = findProduct(product);
-  if (!productRow) return unknownProduct(product);
-  if (method !== 'boiling-water') return otherMethod(productRow, method);
-  const size = JAR_SIZES.find((candidate) => candidate === jar);
-  const rows = BOILING_WATER.filter((row) => row.process === productRow.process && row.confidence !== 'low');
-  if (!size) return unknownJar(productRow, jar, rows);
-  const packed = rows.filter((row) => row.packs.some((candidate) => candidate === pack));
-  if (packed.length === 0) return otherPack(productRow, pack, rows);
-  const row = rowForJar(packed, size);
-  if (!row) return tooLarge(productRow, size, packed);
-  return {
-    kind: 'testedRow',
-    product: productRow,
-    jar: row.jar,
-    bandMinutes: row.minutes,
-    headspaceIn: row.headspaceIn,
-    acid: row.acidPerJar ? acidDose(size) : undefined,
-    conditions: conditionsOf(productRow, pack, size, row),
-    source: row.source,
-    recalled: row.recalled,
-  };
+export function findTestedRow(
+  question: ProcessQuestion,
+  { sources = [] }: HouseholdPages = {},
+  changes: readonly ChangeVerdict[] = [],
+): TestedRow | Refusal {
+  const product = findProduct(question.product);
+  const never = product ? undefined : neverOnShelf(question.product);
+  if (never) return neverRefusal(never);
+  const { pack, jar, method } = question;
+  const notOne = notAProcess(method);
+  if (!isMethod(method)) {
+    if (notOne !== undefined) return refusal('not-a-process', notOne, testedMethods(product));
+    return refusal(
+      'unknown-method',
+      `${quoted(method)} is no way of processing that was tested.`,
+      testedMethods(product),
+    );
+  }
+  if (!isJarSize(jar))
+    return refusal('unknown-jar', `No jar ${quoted(jar)} in the handbook.`, [...JAR_SIZES].reverse());
+  const changed = product && changedTooFar(product, changes, method);
+  if (changed) return changed;
+  const published = fromHandbook(product, question.product, { pack, jar, method });
+  const source = ownSourceFor({ product: question.product, pack, method, jar }, sources);
+  return source && changes.length === 0 ? withOwnSource(published, source, { jar, product }) : published;
 }
 
-/** Handbook rule 13: a jar between two published sizes takes the larger one's time; above the largest there is none. */
-function rowForJar(rows: readonly BoilingWaterRow[], size: JarSize): BoilingWaterRow | undefined {
-  const fits = rows.filter((row) => JARS[row.jar].nominalFlOz >= JARS[size].nominalFlOz);
-  return fits.sort((a, b) => JARS[a.jar].nominalFlOz - JARS[b.jar].nominalFlOz)[0];
+function fromHandbook(
+  product: ProductRow | undefined,
+  asked: string,
+  { pack, jar, method }: { pack: string; jar: JarSize; method: Method },
+): TestedRow | Refusal {
+  if (!product) return unknownProduct(asked);
+  if (product.hasFormula && formulasOf(product.product).length === 0) {
+    const reason = `The formula of ${named(product)} is not recalled surely enough to offer it for the shelf.`;
+    return refusal('formula-unsure', reason, [...similarProducts(product), 'refrigerator']);
+  }
+  if (pack !== 'hot' && pack !== 'raw') {
+    return refusal('unknown-pack', `Food is packed hot or raw, not ${quoted(pack)}.`, ['hot pack', 'raw pack']);
+  }
+  return publishedRow({ product, pack, jar, method });
 }
 
-function conditionsOf(product: ProductRow, pack: string, size: JarSize, row: BoilingWaterRow): string[] {
-  const jarNote =
-    size === row.jar ? [] : [`No time of its own for ${JARS[size].several}: the ${JARS[row.jar].one}'s holds`];
-  return [...product.conditions, `${pack} pack, ${JARS[size].several}`, ...jarNote];
+/** Handbook rule 17: never the tested time on a changed formula. */
+function changedTooFar(product: ProductRow, changes: readonly ChangeVerdict[], method: Method): Refusal | undefined {
+  const never = changes.find(({ verdict }) => verdict === 'never');
+  const lessSalt = method === 'low-temperature-bath' && changes.some(({ change }) => change === 'less-salt');
+  if (!never && !lessSalt) return undefined;
+  const reason = never?.reason ?? 'A low-temperature bath is never for pickles with less salt.';
+  const asTested = `${product.name} as published`;
+  return refusal('changed', `${reason} The tested time holds for the formula only.`, [
+    product.product,
+    asTested,
+    ...(lessSalt && !never ? ['boiling-water'] : similarProducts(product)),
+  ]);
 }
 
-function unknownProduct(product: string): Refusal {
-  const instead = PRODUCTS.map((row) => row.product);
-  return { kind: 'refusal', reason: `No tested time for "${product.slice(0, 60)}" here.`, instead };
-}
-
-function otherMethod(product: ProductRow, method: string): Refusal {
-  const reason = `Only boiling-water times are kept for ${product.name.toLowerCase()}; none for "${method.slice(0, 40)}".`;
-  return { kind: 'refusal', reason, instead: ['boiling-water'] };
-}
-
-function unknownJar(product: ProductRow, jar: string, rows: readonly BoilingWaterRow[]): Refusal {
-  const reason = `No jar "${jar.slice(0, 40)}" in the handbook for ${product.name.toLowerCase()}.`;
-  return { kind: 'refusal', reason, instead: jarsOf(rows) };
-}
-
-function otherPack(product: ProductRow, pack: string, rows: readonly BoilingWaterRow[]): Refusal {
-  const reason = `No tested time for ${product.name.toLowerCase()} packed "${pack.slice(0, 20)}".`;
-  return {
-    kind: 'refusal',
+function unknownProduct(asked: string): Refusal {
+  const near = searchProducts(asked, 5).map(({ product }) => product);
+  const reason = `Nobody tested ${quoted(asked)} as far as the handbook knows, so there is no time for it.`;
+  return refusal(
+    'unknown-product',
     reason,
-    instead: [...new Set(rows.flatMap((row) => row.packs))].map((name) => `${name} pack`),
-  };
+    near.length > 0 ? near : ['a tested product that is close to it', 'your extension office'],
+  );
 }
 
-function tooLarge(product: ProductRow, size: JarSize, rows: readonly BoilingWaterRow[]): Refusal {
-  const reason = `No tested time for ${product.name.toLowerCase()} in ${JARS[size].one} jars: a bigger jar heats through later.`;
-  return { kind: 'refusal', reason, instead: jarsOf(rows) };
-}
-
-function jarsOf(rows: readonly BoilingWaterRow[]): string[] {
-  return [...new Set(rows.map((row) => row.jar))].sort((a, b) => JARS[b].nominalFlOz - JARS[a].nominalFlOz);
+/** The methods with a row for some pack and jar of a product; all of them for a food that is not known. */
+export function testedMethods(product: ProductRow | undefined): Method[] {
+  if (!product) return [...METHODS];
+  return METHODS.filter((method) =>
+    (['hot', 'raw'] as const).some((pack) =>
+      JAR_SIZES.some((jar) => publishedRow({ product, pack, jar, method }).kind === 'testedRow'),
+    ),
+  );
 }

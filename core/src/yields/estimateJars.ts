@@ -1,6 +1,6 @@
-import { cropRow, type CropId } from '../handbook/crops';
+import { produceRow, type ProduceId } from '../handbook/produce';
 import { JARS, type JarSize } from '../handbook/jars';
-import { findProduct, PRODUCTS } from '../handbook/products';
+import { findProduct, isMadeOf, productsOf } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
 import { P90_SIGMAS, type Range } from '../measure/range';
 import { printedYield } from './printedYield';
@@ -17,12 +17,12 @@ export type JarEstimate =
  * @param massKg as picked, before trimming
  * @returns a refusal when the product is not made of this crop or no figures are published
  */
-export function estimateJars(crop: CropId, massKg: number, product: string, jar: JarSize): JarEstimate {
+export function estimateJars(crop: ProduceId, massKg: number, product: string, jar: JarSize): JarEstimate {
   const row = findProduct(product);
-  const instead = PRODUCTS.filter((candidate) => candidate.crops.includes(crop)).map((candidate) => candidate.product);
+  const instead: string[] = productsOf(crop).map((candidate) => candidate.product);
   if (!row) return { kind: 'refusal', reason: `No product "${product}" in the handbook.`, instead };
-  if (!row.crops.includes(crop)) {
-    return { kind: 'refusal', reason: `${row.name} are not made of ${cropRow(crop).name.toLowerCase()}.`, instead };
+  if (!isMadeOf(row, crop)) {
+    return { kind: 'refusal', reason: `${row.name}: not made of ${produceRow(crop).name.toLowerCase()}.`, instead };
   }
   const printed = printedYield(product);
   if (!printed) return { kind: 'refusal', reason: `No published yield for ${row.name.toLowerCase()}.`, instead: [] };

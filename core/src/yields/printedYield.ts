@@ -18,8 +18,8 @@ const PINTS_PER_QUART = 2;
 /**
  * What the published figures say of a product's yield.
  *
- * The handbook prints the same thing four ways (a canner load of quarts, of pints, a bushel's quarts low and high, an
- * average). Their geometric mean is the median; their full range is taken for the middle 8 in 10; the spread between
+ * The handbook prints the same thing up to five ways (a canner load of quarts, of pints, a container's quarts low and
+ * high, an average). Their geometric mean is the median; their full range is taken for the middle 8 in 10; the spread between
  * kitchens is added to it as variances add.
  *
  * @returns undefined when no figures are published for the product
@@ -27,18 +27,21 @@ const PINTS_PER_QUART = 2;
 export function printedYield(product: string): PrintedYield | undefined {
   const row = QUANTITIES.find((candidate) => candidate.product === product);
   if (!row) return undefined;
-  const logs = printedLbPerQuart(row).map(Math.log);
+  const printed = printedLbPerQuart(row);
+  if (printed.length === 0) return undefined;
+  const logs = printed.map(Math.log);
   const median = logs.reduce((sum, log) => sum + log, 0) / logs.length;
   const printedSigma = (Math.max(...logs) - Math.min(...logs)) / (2 * P90_SIGMAS);
   return { medianLbPerQuart: Math.exp(median), sigma: Math.hypot(printedSigma, KITCHEN_SIGMA) };
 }
 
 function printedLbPerQuart(row: QuantityRow): number[] {
+  const { lbPer7Quarts, lbPer9Pints, container, lbPerQuart } = row;
   return [
-    row.lbPer7Quarts / 7,
-    (row.lbPer9Pints / 9) * PINTS_PER_QUART,
-    row.bushelLb / row.bushelQuarts[0],
-    row.bushelLb / row.bushelQuarts[1],
-    row.lbPerQuart,
-  ];
+    lbPer7Quarts && lbPer7Quarts / 7,
+    lbPer9Pints && (lbPer9Pints / 9) * PINTS_PER_QUART,
+    container && container.lb / container.quarts[0],
+    container && container.lb / container.quarts[1],
+    lbPerQuart,
+  ].filter((printed) => printed !== undefined);
 }

@@ -1,4 +1,4 @@
-import { cropRow } from '@hoddle/core/handbook/crops';
+import { produceRow } from '@hoddle/core/handbook/produce';
 import { View } from 'react-native';
 import { pounds } from '@/ui/amountWords';
 import { Basket } from '@/ui/Basket';
@@ -12,7 +12,7 @@ import { type CropOnHand } from './useOnHand';
 /** A crop on hand with a burning fuse for each age; the whole row leads to what it makes. */
 export function CropRow({ item, now }: { item: CropOnHand; now: number }) {
   const { crop, massKg, softKg, lots } = item;
-  const { name } = cropRow(crop);
+  const { name } = produceRow(crop);
   const place = [...new Set(lots.map((lot) => PLACE_WORDS[lot.place]))].join(', ');
   const parts =
     softKg > 0.01 && massKg - softKg > 0.01 ? `${pounds(massKg - softKg)} sound, ${pounds(softKg)} soft` : place;

@@ -1,4 +1,4 @@
-import { cropRow } from '@hoddle/core/handbook/crops';
+import { produceRow } from '@hoddle/core/handbook/produce';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
@@ -41,7 +41,7 @@ export function HarvestScreen() {
           <View key={pick.id} className="min-h-[56px] flex-row items-center gap-3 border-t border-hair py-1">
             <View className="flex-1">
               <Words weight={600}>
-                {pick.told} {cropRow(pick.crop).name.toLowerCase()}
+                {pick.told} {produceRow(pick.crop).name.toLowerCase()}
               </Words>
               <Words size="small" tone="ink-2">
                 {dayAndDate(pick.pickedAt)}, {clockTime(pick.pickedAt)}. {PLACE_WORDS[pick.place]}.
@@ -54,7 +54,7 @@ export function HarvestScreen() {
             ) : (
               <Pressable
                 role="button"
-                aria-label={`Strike out ${pick.told} ${cropRow(pick.crop).name.toLowerCase()}`}
+                aria-label={`Strike out ${pick.told} ${produceRow(pick.crop).name.toLowerCase()}`}
                 onPress={() => enter({ kind: 'pick-struck', pickId: pick.id })}
                 className="min-h-[48px] items-center justify-center px-2"
               >

@@ -1,5 +1,5 @@
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
-import { CROPS, type CropId } from '@hoddle/core/handbook/crops';
+import { PRODUCE, type ProduceId } from '@hoddle/core/handbook/produce';
 import { keepsUntil } from '@hoddle/core/harvest/keeping';
 import { UNIT_WORDS } from '@hoddle/core/measure/amount';
 import { PRODUCTS } from '@hoddle/core/handbook/products';
@@ -53,7 +53,7 @@ export function PickScreen() {
     >
       <View className="max-w-[560px] gap-[10px]">
         <CropKeys
-          crops={allCrops ? CROPS.map(({ crop }) => crop) : recent}
+          crops={allCrops ? PRODUCE.map(({ crop }) => crop) : recent}
           crop={draft.crop}
           onChoose={(crop) => change({ crop })}
           onAll={allCrops ? undefined : () => setAllCrops(true)}
@@ -113,15 +113,15 @@ export function PickScreen() {
   );
 }
 
-function recentCrops(picks: readonly { crop: CropId; pickedAt: number }[]): CropId[] {
+function recentCrops(picks: readonly { crop: ProduceId; pickedAt: number }[]): ProduceId[] {
   const lately = [...picks].sort((a, b) => b.pickedAt - a.pickedAt).map(({ crop }) => crop);
-  return [...new Set([...lately, 'tomato-paste' as const, ...CROPS.map(({ crop }) => crop)])].slice(0, RECENT);
+  return [...new Set([...lately, 'tomato-paste' as const, ...PRODUCE.map(({ crop }) => crop)])].slice(0, RECENT);
 }
 
 interface CropKeysProps {
-  crops: readonly CropId[];
-  crop: CropId;
-  onChoose: (crop: CropId) => void;
+  crops: readonly ProduceId[];
+  crop: ProduceId;
+  onChoose: (crop: ProduceId) => void;
   onAll?: () => void;
 }
 
@@ -130,7 +130,7 @@ function CropKeys({ crops, crop, onChoose, onAll }: CropKeysProps) {
     <View role="radiogroup" aria-label="Crop" className="flex-row flex-wrap gap-[5px]">
       {crops.map((candidate) => {
         const chosen = candidate === crop;
-        const name = CROPS.find((row) => row.crop === candidate)?.name ?? '';
+        const name = PRODUCE.find((row) => row.crop === candidate)?.name ?? '';
         return (
           <Pressable
             key={candidate}
@@ -160,7 +160,7 @@ function CropKeys({ crops, crop, onChoose, onAll }: CropKeysProps) {
           style={{ boxShadow: 'inset 0 0 0 2px #6C7A8C' }}
         >
           <Words size="small" weight={700} tone="cobalt" className="text-center" style={{ lineHeight: 17 }}>
-            All {CROPS.length} crops
+            All {PRODUCE.length} crops
           </Words>
         </Pressable>
       )}

@@ -1,10 +1,10 @@
-import { type CropId } from '@hoddle/core/handbook/crops';
+import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { type Lot, onHand } from '@hoddle/core/harvest/onHand';
 import { useMemo } from 'react';
 import { useHousehold } from '@/store/useHousehold';
 
 export interface CropOnHand {
-  readonly crop: CropId;
+  readonly crop: ProduceId;
   readonly massKg: number;
   readonly softKg: number;
   /** The next to spoil first. */

@@ -1,4 +1,4 @@
-import { cropRow, type CropId } from '@hoddle/core/handbook/crops';
+import { produceRow, type ProduceId } from '@hoddle/core/handbook/produce';
 import { massOf } from '@hoddle/core/harvest/massOf';
 import { type Pick as HarvestPick, type Place } from '@hoddle/core/harvest/pick';
 import { type HarvestUnit, UNIT_WORDS } from '@hoddle/core/measure/amount';
@@ -7,7 +7,7 @@ import { useState } from 'react';
 
 /** What was typed, as it was typed. */
 export interface PickDraft {
-  readonly crop: CropId;
+  readonly crop: ProduceId;
   readonly amount: string;
   readonly soft: string;
   readonly unit: HarvestUnit;
@@ -76,7 +76,7 @@ export function pickFrom(
 }
 
 /** The draft of an entry with what can be done to it. */
-export function usePickEntry(first: CropId) {
+export function usePickEntry(first: ProduceId) {
   const [draft, setDraft] = useState<PickDraft>({
     crop: first,
     amount: '',
@@ -94,5 +94,5 @@ export function usePickEntry(first: CropId) {
       const spaced = key.includes('/') && /\d$/.test(typed) ? ` ${key}` : key;
       return { ...before, [field]: typed.length < 24 ? typed + spaced : typed };
     });
-  return { draft, change, field, setField, press, name: cropRow(draft.crop).name };
+  return { draft, change, field, setField, press, name: produceRow(draft.crop).name };
 }

@@ -1,5 +1,5 @@
 import { countJars } from '@hoddle/core/handbook/jars';
-import { cropRow } from '@hoddle/core/handbook/crops';
+import { produceRow } from '@hoddle/core/handbook/produce';
 import { productRow } from '@hoddle/core/handbook/products';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -106,7 +106,7 @@ function DayPlate({ day, now }: { day: Day; now: number }) {
 /** With nothing planned: begin with what spoils first and can go into jars. */
 function NextPlate({ item, now }: { item: CropOnHand; now: number }) {
   const router = useRouter();
-  const { name } = cropRow(item.crop);
+  const { name } = produceRow(item.crop);
   const lot = item.lots[0];
   return (
     <View className="px-4 pb-3">

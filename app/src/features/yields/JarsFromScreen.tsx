@@ -1,4 +1,4 @@
-import { cropRow, findCrop } from '@hoddle/core/handbook/crops';
+import { produceRow, findProduce } from '@hoddle/core/handbook/produce';
 import { countJars, JARS } from '@hoddle/core/handbook/jars';
 import { useRouter } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
@@ -22,7 +22,7 @@ const MOST_QUART_PX = 24;
 /** What the produce of one crop becomes: every fitting product and jar as a range, on one scale. */
 export function JarsFromScreen({ crop }: { crop: string }) {
   const item = useOnHand().find((candidate) => candidate.crop === crop);
-  const known = findCrop(crop);
+  const known = findProduce(crop);
   if (!item) {
     const title = known ? `No ${known.name.toLowerCase()} on hand` : 'No such crop';
     return <Empty title={title} />;
@@ -47,7 +47,7 @@ function JarsFrom({ item }: { item: CropOnHand }) {
   const products = useJarsFrom(item);
   const columnPx = wide ? Math.min(560, (width - 96 - 64 - 32) / 2) : width - 32;
   const quartPx = scaleFor(products, columnPx - 20);
-  const { name } = cropRow(item.crop);
+  const { name } = produceRow(item.crop);
   const altitude =
     household.altitudeFt === null
       ? 'Altitude not set: no minutes yet'
@@ -181,7 +181,7 @@ function SizeRow({
 function NothingTested({ item }: { item: CropOnHand }) {
   return (
     <Words className="border-t-2 border-hair pt-3">
-      Hoddle has no tested product for {cropRow(item.crop).name.toLowerCase()} yet. Do not can them by another food’s
+      Hoddle has no tested product for {produceRow(item.crop).name.toLowerCase()} yet. Do not can them by another food’s
       time; the local extension office has tested ones. Eat them fresh or freeze them.
     </Words>
   );

@@ -1,0 +1,68 @@
+import MiniSearch from 'minisearch';
+import { CROP_NAMES } from './crops';
+import { PRODUCTS, type ProductRow } from './products';
+
+interface Entry {
+  readonly id: string;
+  readonly name: string;
+  readonly otherNames: string;
+  readonly crops: string;
+  readonly form: string;
+}
+
+/** "purée" is found by "puree": accents are dropped on both sides. */
+function folded(term: string): string {
+  return term
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .replace(/(ies|es|s)$/, (end) => (end === 'ies' ? 'y' : ''));
+}
+
+let index: MiniSearch<Entry> | undefined;
+
+function theIndex(): MiniSearch<Entry> {
+  if (index) return index;
+  index = new MiniSearch<Entry>({
+    fields: ['name', 'otherNames', 'crops', 'form'],
+    processTerm: (term) => folded(term) || null,
+    searchOptions: {
+      boost: { name: 3, otherNames: 2 },
+      prefix: true,
+      fuzzy: (term) => (term.length > 4 ? 0.2 : false),
+    },
+  });
+  index.addAll(
+    PRODUCTS.map(({ product, name, otherNames, crops, form }) => ({
+      id: product,
+      name: `${name} ${product.replaceAll('-', ' ')}`,
+      otherNames: otherNames.join(' '),
+      crops: [...new Set(crops.flat())].map((crop) => CROP_NAMES[crop]).join(' '),
+      form,
+    })),
+  );
+  return index;
+}
+
+const BY_ID = new Map<string, ProductRow>(PRODUCTS.map((row) => [row.product, row]));
+
+/**
+ * Products by any of their names, by crop or by cut, the best match first; a letter amiss is forgiven. Every word typed
+ * must be met, so that the list grows shorter with each; where none meets all, those that meet some.
+ *
+ * @returns all products, in the handbook's order, for an empty text
+ */
+export function searchProducts(text: string, most = PRODUCTS.length): ProductRow[] {
+  const typed = text.slice(0, 80).trim();
+  if (typed === '') return PRODUCTS.slice(0, most);
+  const all = theIndex().search(typed, { combineWith: 'AND' });
+  const found = all.length > 0 ? all : theIndex().search(typed);
+  const rows = found.flatMap(({ id }) => BY_ID.get(id as string) ?? []);
+  const isCalled = ({ name, otherNames }: ProductRow) =>
+    [name, ...otherNames].some((known) => key(known) === key(typed));
+  return [...rows.filter(isCalled), ...rows.filter((row) => !isCalled(row))].slice(0, most);
+}
+
+function key(text: string): string {
+  return text.split(/\s+/).map(folded).join(' ');
+}

@@ -1,0 +1,57 @@
+import { ML_PER_CUP, ML_PER_TBSP, ML_PER_TSP } from './amount';
+import { printFraction } from './fraction';
+
+const TSP_PER_TBSP = 3;
+const TSP_PER_CUP = 48;
+
+/** Up to so many teaspoons, the finest step a cook measures, in teaspoons. The smallest spoon is 1/16 tsp. Common practice. */
+const STEPS: readonly (readonly [upToTsp: number, stepTsp: number])[] = [
+  [1 / 2, 1 / 16],
+  [1.5, 1 / 8],
+  [TSP_PER_TBSP, 1 / 4],
+  [2 * TSP_PER_TBSP, 1 / 2],
+  [TSP_PER_CUP / 4, 1],
+  [TSP_PER_CUP, TSP_PER_TBSP],
+  [2 * TSP_PER_CUP, TSP_PER_CUP / 8],
+  [Infinity, TSP_PER_CUP / 4],
+];
+
+/**
+ * A volume as spoons and cups can measure it, in millilitres: to 1/16 tsp at the finest, to a quarter cup above two cups.
+ * Never nothing: the smallest amount is the smallest spoon.
+ *
+ * @param ml above 0
+ * @param up for what must not fall short, an acid dose above all: never rounded down
+ */
+export function roundToMeasures(ml: number, { up = false } = {}): number {
+  const tsp = ml / ML_PER_TSP;
+  const step = (STEPS.find(([upTo]) => tsp <= upTo + 1e-9) ?? [0, TSP_PER_CUP / 4])[1];
+  const steps = tsp / step;
+  const whole = up ? Math.ceil(steps - 1e-9) : Math.round(steps);
+  return Math.max(1, whole) * step * ML_PER_TSP;
+}
+
+/**
+ * "2 3/4 cups", "1 1/2 Tbsp", "3/16 tsp", "1/2 cup + 1 Tbsp": a volume in the measures a cook takes it with.
+ *
+ * @param ml above 0; rounded by {@link roundToMeasures}
+ */
+export function printMeasures(ml: number, options: { up?: boolean } = {}): string {
+  const rounded = roundToMeasures(ml, options);
+  const cups = rounded / ML_PER_CUP;
+  if (cups < 1 / 4 - 1e-9) return printSpoons(rounded / ML_PER_TSP);
+  // Cups have marks for quarters; what is over goes by the tablespoon.
+  const quarters = Math.floor(cups * 4 + 1e-9);
+  const overTbsp = Math.round((rounded - (quarters / 4) * ML_PER_CUP) / ML_PER_TBSP);
+  const words = `${printFraction(quarters / 4)} ${quarters > 4 ? 'cups' : 'cup'}`;
+  return overTbsp === 0 ? words : `${words} + ${overTbsp} Tbsp`;
+}
+
+/** "3/16 tsp", "1 1/2 Tbsp", "1 Tbsp + 1/2 tsp". */
+function printSpoons(tsp: number): string {
+  if (tsp < TSP_PER_TBSP - 1e-9) return `${printFraction(tsp, 16)} tsp`;
+  const halves = (tsp / TSP_PER_TBSP) * 2;
+  if (Math.abs(halves - Math.round(halves)) < 1e-9) return `${printFraction(halves / 2)} Tbsp`;
+  const tbsp = Math.floor(tsp / TSP_PER_TBSP + 1e-9);
+  return `${tbsp} Tbsp + ${printFraction(tsp - tbsp * TSP_PER_TBSP)} tsp`;
+}

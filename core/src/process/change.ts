@@ -1,0 +1,81 @@
+import { type ProductRow } from '../handbook/products';
+
+/** What a cook may want to do to a tested formula. */
+export const CHANGE_IDS = [
+  'other-vinegar',
+  'less-salt',
+  'less-sugar',
+  'dry-spices',
+  'swap-peppers',
+  'less-low-acid',
+  'smaller-jar',
+  'more-low-acid',
+  'less-acid',
+  'weaker-vinegar',
+  'home-made-vinegar',
+  'fresh-lemon',
+  'more-water',
+  'oil',
+  'butter',
+  'thickener',
+  'bigger-jar',
+  'merged',
+  'new-ingredient',
+  'other-proportion',
+] as const;
+export type ChangeId = (typeof CHANGE_IDS)[number];
+
+export interface ChangeVerdict {
+  readonly change: ChangeId;
+  readonly verdict: 'allowed' | 'within-limits' | 'never';
+  /** A sentence. */
+  readonly reason: string;
+}
+
+type Ruling = readonly [ChangeVerdict['verdict'], reason: string];
+
+const ALWAYS: Readonly<Record<Exclude<ChangeId, 'less-salt' | 'less-sugar'>, Ruling>> = {
+  'other-vinegar': ['within-limits', 'Another vinegar is fine as long as its label says 5 % acid or more.'],
+  'dry-spices': ['allowed', 'Dry spices change the taste, not the acid.'],
+  'swap-peppers': ['within-limits', 'One pepper for another is fine as long as their total stays the same.'],
+  'less-low-acid': ['allowed', 'Less of a low-acid vegetable leaves more acid for the rest.'],
+  'smaller-jar': ['allowed', 'A smaller jar heats through sooner; it takes the time of the tested one.'],
+  'more-low-acid': ['never', 'More low-acid vegetables use up the acid that keeps botulism out.'],
+  'less-acid': ['never', 'Less vinegar or lemon juice than tested may not keep botulism out.'],
+  'weaker-vinegar': ['never', 'Vinegar under 5 % is weaker than what was tested.'],
+  'home-made-vinegar': ['never', 'Home-made vinegar varies; it is never canning acid, whatever strength it seems.'],
+  'fresh-lemon': ['never', 'Fresh lemons vary in strength; only bottled juice counts as canning acid.'],
+  'more-water': ['never', 'More water thins the acid below what was tested.'],
+  oil: ['never', 'Oil shields what it covers from acid and heat.'],
+  butter: ['within-limits', 'Up to half a teaspoon of butter in the pot against foam; more is oil, and oil never.'],
+  thickener: ['never', 'Flour or starch slows the heat on its way to the middle of the jar.'],
+  'bigger-jar': ['never', 'A bigger jar heats through later than the one that was tested.'],
+  merged: ['never', 'Two formulas in one pot are a third one, which nobody tested.'],
+  'new-ingredient': ['never', 'What is not in the formula was not tested in it.'],
+  'other-proportion': ['never', 'The time was tested with these proportions and no others.'],
+};
+
+/**
+ * Handbook rule 17: may a tested formula be changed so? What the rule does not allow is never.
+ *
+ * Source: handbook rules 3, 8 and 17.
+ */
+export function mayChange(product: ProductRow, change: ChangeId): ChangeVerdict {
+  const [verdict, reason] =
+    change === 'less-salt' || change === 'less-sugar' ? lessTaste(product, change) : ALWAYS[change];
+  return { change, verdict, reason };
+}
+
+function lessTaste({ productClass }: ProductRow, change: 'less-salt' | 'less-sugar'): Ruling {
+  const what = change === 'less-salt' ? 'salt' : 'sugar';
+  if (productClass === 'pickle') {
+    return change === 'less-salt'
+      ? ['within-limits', 'In fresh-pack pickles salt is taste; but never less of it in a low-temperature bath.']
+      : ['allowed', 'In fresh-pack pickles sugar is taste.'];
+  }
+  if (productClass === 'ferment' && change === 'less-salt') {
+    return ['never', 'In a ferment salt is safety: it lets the right bacteria win.'];
+  }
+  if (productClass === 'spread') return ['never', `Less ${what} does not set, and the formula was tested as it is.`];
+  return ['never', `The formula was tested with its ${what}.`];
+}

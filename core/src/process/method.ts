@@ -1,0 +1,23 @@
+/** The ways of processing that anything is tested for. */
+export const METHODS = [
+  'boiling-water',
+  'steam',
+  'pressure-dial',
+  'pressure-weighted',
+  'low-temperature-bath',
+] as const;
+export type Method = (typeof METHODS)[number];
+
+/** As said in a sentence: "in boiling water". */
+export const METHOD_WORDS: Readonly<Record<Method, string>> = {
+  'boiling-water': 'in boiling water',
+  steam: 'in a steam canner',
+  'pressure-dial': 'in a pressure canner with a dial gauge',
+  'pressure-weighted': 'in a pressure canner with a weighted gauge',
+  'low-temperature-bath': 'in a low-temperature bath',
+};
+
+/** Whether a text names a way of processing that anything is tested for. */
+export function isMethod(text: string): text is Method {
+  return (METHODS as readonly string[]).includes(text);
+}
