@@ -1,7 +1,8 @@
 import * as v from 'valibot';
 import { AltitudeFt } from './altitude';
-import { Jar, Product } from './crop';
+import { Jar, PackSchema, Product } from './crop';
 import { Id, Time } from './id';
+import { Ingredients } from './process';
 
 const Kg = v.pipe(v.number(), v.minValue(0, 'must be 0 or more'), v.finite());
 const Jars = v.pipe(
@@ -16,12 +17,14 @@ export const BatchSchema = v.object({
   id: Id,
   product: Product,
   jar: Jar,
-  pack: v.picklist(['hot', 'raw']),
+  pack: PackSchema,
   method: v.literal('boiling-water'),
   altitudeFt: AltitudeFt,
   processMinutes: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(600)),
   cannerId: Id,
   startAt: Time,
+  /** What goes into the pot, where the cook wrote it down: held against the formula. */
+  ingredients: v.optional(Ingredients),
   uses: v.pipe(v.array(v.object({ pickId: Id, massKg: Kg, softKg: Kg })), v.maxLength(200)),
   loads: v.pipe(
     v.array(v.object({ id: Id, number: v.pipe(v.number(), v.integer(), v.minValue(1)), jars: Jars })),

@@ -29,6 +29,8 @@ export const CannerSchema = v.object({
 export const Household = v.object({
   name: v.pipe(v.string(), v.trim(), v.maxLength(60, 'is too long')),
   altitudeFt: v.nullable(AltitudeFt),
+  /** What figures are shown in first: pounds and feet, or kilograms and metres. */
+  units: v.optional(v.picklist(['us', 'metric'], 'must be us or metric'), 'us'),
   burners: v.pipe(v.number(), v.integer(), v.minValue(1, 'must be 1 or more'), v.maxValue(12, 'must be at most 12')),
   canners: v.pipe(v.array(CannerSchema), v.maxLength(12, 'are too many')),
 });

@@ -1,6 +1,8 @@
 import * as v from 'valibot';
 import { BatchSchema } from './batch';
+import { CheckedRow } from './checkedRow';
 import { Household } from './household';
+import { HouseholdSourceSchema } from './householdSource';
 import { JarLotSchema, MovementSchema } from './jarLot';
 import { KitchenEventSchema } from './kitchenEvent';
 import { PickSchema } from './pick';
@@ -17,5 +19,7 @@ export const HouseholdState = v.object({
   events: v.array(KitchenEventSchema),
   lots: v.array(JarLotSchema),
   movements: v.array(MovementSchema),
+  checkedRows: v.array(CheckedRow),
+  sources: v.array(HouseholdSourceSchema),
 });
 export type HouseholdState = v.InferOutput<typeof HouseholdState>;

@@ -95,7 +95,8 @@ describe('GET /api/process', () => {
     ['a half-gallon', { jar: 'half-gallon' }],
     ['an unknown product', { product: 'moon-butter' }],
     ['an unknown jar', { jar: 'bathtub' }],
-    ['steam', { method: 'steam' }],
+    ['steam over 45 min', { method: 'steam' }],
+    ['pumpkin butter', { product: 'pumpkin butter' }],
   ])('%s is a refusal with a way out, not an error', async (_, more) => {
     const { status, body } = await ask(more);
     expect([status, body.kind, body.instead.length > 0]).toEqual([200, 'refusal', true]);
@@ -264,7 +265,7 @@ describe('writes', () => {
       declaredQuarts: 7,
       declaredPints: 9,
     };
-    const household = { name: 'Home', altitudeFt: null, burners: 4, canners: [canner] };
+    const household = { name: 'Home', altitudeFt: null, units: 'metric', burners: 4, canners: [canner] };
     await server.call('PUT', '/household', household);
     await server.call('PUT', '/household', household);
     expect((await server.call('GET', '/state')).body.household).toEqual(household);

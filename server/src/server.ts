@@ -10,12 +10,17 @@ import { type Database } from './db/openDatabase';
 import { errorHandler } from './errorHandler';
 import { Problem } from './problem';
 import { batchesRoute } from './routes/batches';
+import { checkedRowsRoute } from './routes/checkedRows';
+import { convertRoute } from './routes/convert';
 import { estimateRoute } from './routes/estimate';
 import { householdRoute } from './routes/household';
 import { kitchenEventsRoute } from './routes/kitchenEvents';
 import { movementsRoute } from './routes/movements';
+import { openApiRoute } from './routes/openApi';
 import { picksRoute } from './routes/picks';
 import { processRoute } from './routes/process';
+import { productsRoute } from './routes/products';
+import { sourcesRoute } from './routes/sources';
 
 export interface ServerParts {
   readonly db: Database;
@@ -51,8 +56,9 @@ function api(db: Database, clock: Clock): express.Router {
   router.get('/health', (_req, res) => {
     res.json({ ok: true });
   });
-  router.use(processRoute, estimateRoute, householdRoute(db, clock), picksRoute(db), batchesRoute(db));
-  router.use(kitchenEventsRoute(db), movementsRoute(db));
+  router.use(openApiRoute, productsRoute, convertRoute, estimateRoute);
+  router.use(processRoute(db), checkedRowsRoute(db), sourcesRoute(db));
+  router.use(householdRoute(db, clock), picksRoute(db), batchesRoute(db), kitchenEventsRoute(db), movementsRoute(db));
   router.use(() => {
     throw new Problem(404, 'not-found', 'There is nothing at this address.');
   });

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import pino from 'pino';
 import { type Clock } from './clock';
 import { openDatabase } from './db/openDatabase';
+import { holdAgainstDocument } from './openApiChecker';
 import { createServer } from './server';
 
 /** A data file of its own, gone with the machine's temporary folder. */
@@ -12,7 +13,7 @@ export function newFile(): string {
   return join(mkdtempSync(join(tmpdir(), 'hoddle-')), 'household.sqlite');
 }
 
-/** The real server on a free port with a real file, for tests. */
+/** The real server on a free port with a real file, for tests. Every reply is held against the API's own document. */
 export async function startServer(file = newFile(), clock: Clock = { now: () => Date.UTC(2026, 7, 29) }) {
   const db = await openDatabase(file);
   const log = pino({ level: 'silent' });
@@ -27,7 +28,9 @@ export async function startServer(file = newFile(), clock: Clock = { now: () => 
         body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
       const reply = await fetch(base + path, { method, ...init });
       const text = await reply.text();
-      return { status: reply.status, body: text === '' ? undefined : JSON.parse(text) };
+      const said = text === '' ? undefined : JSON.parse(text);
+      holdAgainstDocument({ method, path, status: reply.status, body: said });
+      return { status: reply.status, body: said };
     },
     async stop() {
       server.closeAllConnections();

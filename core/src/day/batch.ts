@@ -22,6 +22,8 @@ export interface Batch {
   readonly cannerId: string;
   /** When the hands begin, epoch milliseconds. */
   readonly startAt: number;
+  /** What goes into the pot, as the cook wrote it; it is then held against the formula. */
+  readonly ingredients?: readonly string[];
   readonly uses: readonly PickUse[];
   readonly loads: readonly PlannedLoad[];
 }

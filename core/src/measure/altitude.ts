@@ -13,3 +13,6 @@ export const HIGHEST_ALTITUDE_FT = 12_000;
 export function altitudeFtFromMetres(metres: number): number {
   return Math.ceil(metres / METRES_PER_FT);
 }
+
+/** The same in metres, rounded down so that its feet, rounded up, are still answered for. */
+export const HIGHEST_ALTITUDE_M = Math.floor(HIGHEST_ALTITUDE_FT * METRES_PER_FT);

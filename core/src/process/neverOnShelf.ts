@@ -79,6 +79,16 @@ export function neverOnShelf(text: string): NeverRow | undefined {
   return NEVER_ON_SHELF.find(({ means }) => means.test(asked));
 }
 
+/** Rows that a search may mean: by what they mean, or by the beginning of one of their names. */
+export function searchNever(text: string): NeverRow[] {
+  const asked = text.trim().toLowerCase();
+  if (asked.length < 3) return [];
+  return NEVER_ON_SHELF.filter(
+    ({ name, otherNames, means }) =>
+      means.test(asked) || [name, ...otherNames].some((known) => known.toLowerCase().includes(asked)),
+  );
+}
+
 /** The refusal of such a food. */
 export function neverRefusal({ reason, instead }: NeverRow): Refusal {
   return refusal('never', reason, [...instead]);

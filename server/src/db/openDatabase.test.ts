@@ -4,6 +4,7 @@ import { newFile } from '../testServer';
 import { UnusableFile } from './checkFile';
 import { MIGRATIONS } from './migrations';
 import { openDatabase } from './openDatabase';
+import { readState } from './readState';
 
 async function query(file: string, sql: string): Promise<Record<string, unknown>[]> {
   const other = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
@@ -41,6 +42,37 @@ test('opening again runs no migration twice and keeps what was written', async (
   const second = await openDatabase(file);
   expect((await second.tables.households.findAll()).map((row) => row.get('name'))).toEqual(['Kept']);
   await second.close();
+});
+
+/** A household's file as the migrations up to `count` made it, with one row in each table that a later one touches. */
+async function fileOfVersion(count: number): Promise<string> {
+  const file = newFile();
+  const old = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
+  await old.query('PRAGMA application_id = 1212105804');
+  await old.query('CREATE TABLE migrations (name VARCHAR(255) PRIMARY KEY)');
+  for (const { name, up } of MIGRATIONS.slice(0, count)) {
+    await up(old.getQueryInterface());
+    await old.query('INSERT INTO migrations VALUES (?)', { replacements: [name] });
+  }
+  await old.query("UPDATE households SET name = 'Kept', altitude_ft = 3420");
+  await old.query(
+    "INSERT INTO batches (id, product, jar, pack, method, altitude_ft, process_minutes, canner_id, start_at) VALUES ('b', 'plums', 'pint', 'hot', 'boiling-water', 3420, 30, 'c', 1)",
+  );
+  await old.close();
+  return file;
+}
+
+test('a file of the first version is brought to the newest, and everything in it is kept', async () => {
+  const db = await openDatabase(await fileOfVersion(1));
+  const state = await readState(db, { now: () => 5 });
+  expect(state).toMatchObject({
+    household: { name: 'Kept', altitudeFt: 3_420, units: 'us' },
+    batches: [{ id: 'b', product: 'plums', processMinutes: 30 }],
+    checkedRows: [],
+    sources: [],
+  });
+  expect(state.batches[0]).not.toHaveProperty('ingredients');
+  await db.close();
 });
 
 test('a file that is not SQLite is told in one line and left as it was', async () => {

@@ -1,6 +1,8 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { type HouseholdPages } from '@hoddle/core/process/findProcess';
+import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 import { type Clock } from '../clock';
 import { type Database } from './openDatabase';
 import { type EventRow, type LotRow, type Table } from './tables';
@@ -8,17 +10,19 @@ import { type EventRow, type LotRow, type Table } from './tables';
 /** Everything of the household, as the app keeps it. */
 export async function readState(db: Database, clock: Clock): Promise<HouseholdState> {
   const { tables } = db;
-  const { name, altitudeFt, burners, demoOffsetMs } = await readHousehold(db);
+  const { name, altitudeFt, burners, units, demoOffsetMs } = await readHousehold(db);
   const canners = await all(tables.canners, [['position', 'ASC']]);
   return {
     now: clock.now(demoOffsetMs),
     demoOffsetMs,
-    household: { name, altitudeFt, burners, canners: canners.map(({ position: _, ...canner }) => canner) },
+    household: { name, altitudeFt, burners, units, canners: canners.map(({ position: _, ...canner }) => canner) },
     picks: await all(tables.picks, [['pickedAt', 'ASC']]),
     batches: await readBatches(db),
     events: (await all(tables.events, [['at', 'ASC']])).map(eventOf),
     lots: (await all(tables.lots, [['madeAt', 'ASC']])).map(lotOf),
     movements: await all(tables.movements, [['at', 'ASC']]),
+    checkedRows: await all(tables.checkedRows, [['rowId', 'ASC']]),
+    sources: await readSources(db),
   } as HouseholdState;
 }
 
@@ -28,14 +32,29 @@ export async function readHousehold({ tables }: Database) {
   return row.get({ plain: true });
 }
 
+/** The household's own sources. */
+export function readSources({ tables }: Database): Promise<HouseholdSource[]> {
+  return all(tables.sources, [['title', 'ASC']]);
+}
+
+/** What the household has added to the handbook, for a look-up. */
+export async function readPages(db: Database): Promise<HouseholdPages> {
+  const rows = await all(db.tables.checkedRows);
+  return {
+    checkedRows: new Map(rows.map(({ rowId, checkedOn }) => [rowId, checkedOn])),
+    sources: await readSources(db),
+  };
+}
+
 export async function readBatches({ tables }: Database): Promise<Batch[]> {
   const [batches, uses, loads] = await Promise.all([
     all(tables.batches, [['startAt', 'ASC']]),
     all(tables.uses),
     all(tables.loads, [['number', 'ASC']]),
   ]);
-  return batches.map((batch) => ({
+  return batches.map(({ ingredients, ...batch }) => ({
     ...batch,
+    ...(ingredients !== null && { ingredients }),
     uses: uses.filter((use) => use.batchId === batch.id).map(({ batchId: _, ...use }) => use),
     loads: loads.filter((load) => load.batchId === batch.id).map(({ batchId: _, ...load }) => load),
   }));

@@ -4,6 +4,7 @@ import { type Canner } from '@hoddle/core/canner/canner';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
+import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 
 /** A table whose rows are plain values: what goes in is what comes out. */
 export type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
@@ -14,8 +15,13 @@ export interface HouseholdRow {
   altitudeFt: number | null;
   burners: number;
   demoOffsetMs: number | null;
+  units: 'us' | 'metric';
 }
-export type BatchRow = Omit<Batch, 'uses' | 'loads'>;
+export type BatchRow = Omit<Batch, 'uses' | 'loads' | 'ingredients'> & { ingredients: readonly string[] | null };
+export interface CheckedRowRow {
+  rowId: string;
+  checkedOn: string;
+}
 export interface UseRow {
   batchId: string;
   pickId: string;
@@ -48,9 +54,11 @@ export interface Tables {
   events: Table<EventRow>;
   lots: Table<LotRow>;
   movements: Table<Movement>;
+  checkedRows: Table<CheckedRowRow>;
+  sources: Table<HouseholdSource>;
 }
 
-const { STRING, INTEGER, BIGINT, DOUBLE, JSON } = DataTypes;
+const { STRING, INTEGER, BIGINT, BOOLEAN, DOUBLE, JSON } = DataTypes;
 const id = { type: STRING, primaryKey: true };
 
 /** Binds the tables of the migrations to the rows above; column names are the same words in snake case. */
@@ -64,6 +72,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       altitudeFt: DOUBLE,
       burners: INTEGER,
       demoOffsetMs: BIGINT,
+      units: STRING,
     }),
     canners: table('canners', {
       id,
@@ -95,6 +104,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       processMinutes: INTEGER,
       cannerId: STRING,
       startAt: BIGINT,
+      ingredients: JSON,
     }),
     uses: table('batch_uses', {
       batchId: { type: STRING, primaryKey: true },
@@ -114,5 +124,19 @@ export function defineTables(sequelize: Sequelize): Tables {
       keepsUntil: BIGINT,
     }),
     movements: table('movements', { id, lotId: STRING, kind: STRING, jars: INTEGER, at: BIGINT }),
+    checkedRows: table('checked_rows', { rowId: { type: STRING, primaryKey: true }, checkedOn: STRING }),
+    sources: table('household_sources', {
+      id,
+      title: STRING,
+      kind: STRING,
+      page: STRING,
+      product: STRING,
+      lowAcid: BOOLEAN,
+      pack: STRING,
+      jar: STRING,
+      method: STRING,
+      headspaceIn: DOUBLE,
+      bands: JSON,
+    }),
   };
 }

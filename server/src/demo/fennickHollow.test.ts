@@ -3,6 +3,7 @@ import { HouseholdState } from '@hoddle/contract/householdState';
 import { onHand } from '@hoddle/core/harvest/onHand';
 import { loadState } from '@hoddle/core/kitchen/loadState';
 import { jarsInLot } from '@hoddle/core/pantry/jarLot';
+import { checkHouseholdSource } from '@hoddle/core/process/checkHouseholdSource';
 import { demoStart, fennickHollow } from './fennickHollow';
 
 const LB = 0.45359237;
@@ -23,8 +24,9 @@ test.each([
 });
 
 test('the demo household is one that the API would take, with the produce it is to have on hand', () => {
-  const { demoNow, household, picks, batches, events, lots, movements } = fennickHollow(new Date(2026, 2, 3));
-  v.parse(HouseholdState, { now: demoNow, demoOffsetMs: 0, household, picks, batches, events, lots, movements });
+  const { demoNow, picks, batches, ...rest } = fennickHollow(new Date(2026, 2, 3));
+  v.parse(HouseholdState, { now: demoNow, demoOffsetMs: 0, picks, batches, ...rest });
+  for (const source of rest.sources) expect(checkHouseholdSource(source)).toEqual({ kind: 'accepted' });
   const pounds = onHand(
     picks,
     batches.flatMap(({ uses }) => uses),

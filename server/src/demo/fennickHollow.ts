@@ -1,5 +1,6 @@
-import { lastDayOfMonth, previousSaturday, isSaturday, set } from 'date-fns';
+import { format, isSaturday, lastDayOfMonth, previousSaturday, set, subDays } from 'date-fns';
 import { v5 as uuidV5 } from 'uuid';
+import { type CheckedRow } from '@hoddle/contract/checkedRow';
 import { type Household } from '@hoddle/contract/household';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
@@ -7,6 +8,8 @@ import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
 import { bestBy } from '@hoddle/core/pantry/keepsUntil';
+import { findProcess } from '@hoddle/core/process/findProcess';
+import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 
 /** A household to try Hoddle with. Everything in it is invented. */
 export interface DemoHousehold {
@@ -17,6 +20,8 @@ export interface DemoHousehold {
   readonly events: KitchenEvent[];
   readonly lots: JarLot[];
   readonly movements: Movement[];
+  readonly checkedRows: CheckedRow[];
+  readonly sources: HouseholdSource[];
 }
 
 const NAMESPACE = '3f6c6a1e-8f0e-5c7b-9a51-6a1d2f4e7b90';
@@ -47,6 +52,7 @@ export function fennickHollow(now: Date): DemoHousehold {
     household: {
       name: 'Fennick Hollow',
       altitudeFt: 3_420,
+      units: 'us',
       burners: 4,
       canners: [
         {
@@ -69,6 +75,42 @@ export function fennickHollow(now: Date): DemoHousehold {
     ...lastNight,
     lots,
     movements,
+    checkedRows: checkedInSpring(demoNow),
+    sources: [valleyLeaflet()],
+  };
+}
+
+/** The row that is used most was held against the page in May. */
+function checkedInSpring(demoNow: number): CheckedRow[] {
+  const question = {
+    product: 'tomatoes-crushed',
+    pack: 'hot',
+    jar: 'quart',
+    method: 'boiling-water',
+    altitudeFt: 3_420,
+  };
+  const answer = findProcess(question);
+  if (answer.kind === 'refusal' || answer.rowId === undefined) throw new RangeError('the demo has no crushed tomatoes');
+  return [{ rowId: answer.rowId, checkedOn: format(subDays(demoNow, 100), 'yyyy-MM-dd') }];
+}
+
+/** An invented leaflet with a time for taco sauce in quarts, which the handbook has for pints only. */
+function valleyLeaflet(): HouseholdSource {
+  return {
+    id: idOf('leaflet of the valley'),
+    title: 'Sauces of the valley, extension leaflet 12',
+    kind: 'extension',
+    page: '4',
+    product: 'tomato-taco-sauce',
+    lowAcid: false,
+    pack: 'hot',
+    jar: 'quart',
+    method: 'boiling-water',
+    headspaceIn: 0.5,
+    bands: [
+      { upToFt: 3_000, minutes: 25 },
+      { upToFt: 6_000, minutes: 30 },
+    ],
   };
 }
 

@@ -23,7 +23,7 @@ const { tables } = db;
 const isNew = (await tables.picks.count()) === 0 && (await tables.lots.count()) === 0;
 if (isNew) {
   const now = new Date();
-  const { household, demoNow, picks, batches, events, lots, movements } = fennickHollow(now);
+  const { household, demoNow, picks, batches, events, lots, movements, checkedRows, sources } = fennickHollow(now);
   const { canners, ...settings } = household;
   await db.write(async (transaction) => {
     const demoOffsetMs = demoNow - now.getTime();
@@ -34,8 +34,8 @@ if (isNew) {
     );
     await tables.picks.bulkCreate(picks, { transaction });
     for (const batch of batches) {
-      const { uses: _, loads: __, ...row } = batch;
-      await tables.batches.create(row, { transaction });
+      const { uses: _, loads: __, ingredients = null, ...row } = batch;
+      await tables.batches.create({ ...row, ingredients }, { transaction });
       await insertParts(tables, batch, transaction);
     }
     const rows = events.map(({ id, loadId, type, at, ...detail }) => ({ id, loadId, type, at, detail }));
@@ -45,6 +45,8 @@ if (isNew) {
       { transaction },
     );
     await tables.movements.bulkCreate(movements, { transaction });
+    await tables.checkedRows.bulkCreate(checkedRows, { transaction });
+    await tables.sources.bulkCreate(sources, { transaction });
   });
 }
 await db.close();

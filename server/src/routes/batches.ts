@@ -3,11 +3,12 @@ import * as v from 'valibot';
 import { BatchSchema } from '@hoddle/contract/batch';
 import { type Batch } from '@hoddle/core/day/batch';
 import { onHand } from '@hoddle/core/harvest/onHand';
-import { findProcess } from '@hoddle/core/process/findProcess';
+import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
+import { findProcess, type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { insertParts } from '../db/insertParts';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
-import { readBatches } from '../db/readState';
+import { readBatches, readPages } from '../db/readState';
 import { Problem } from '../problem';
 
 /** Kilograms that rounding of pounds may take beyond what is there. */
@@ -18,7 +19,7 @@ export function batchesRoute(db: Database): Router {
   return Router()
     .post('/batches', async (req, res) => {
       const batch = v.parse(BatchSchema, req.body);
-      holdAgainstHandbook(batch);
+      holdAgainstHandbook(batch, await readPages(db));
       const isNew = await keepBatch(db, batch);
       res.status(isNew ? 201 : 200).json(batch);
     })
@@ -39,10 +40,14 @@ export function batchesRoute(db: Database): Router {
     });
 }
 
-/** A batch may boil longer than tested, never shorter, and never where nothing is tested. */
-function holdAgainstHandbook(batch: Batch): void {
-  const tested = findProcess(batch);
-  if (tested.kind === 'refusal') throw new Problem(422, 'not-tested', tested.reason);
+/** A batch may boil longer than tested, never shorter, and never where nothing is tested or the formula is changed. */
+function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
+  const changes = batch.ingredients ? changesOfBatch(batch.product, batch.ingredients) : [];
+  const tested = findProcess(batch, pages, changes);
+  if (tested.kind === 'refusal') {
+    const code = tested.cause === 'changed' ? 'changed' : 'not-tested';
+    throw new Problem(422, code, `${tested.reason} Instead: ${tested.instead.join(', ')}.`);
+  }
   if (batch.processMinutes >= tested.minutes) return;
   const message = `The tested time is ${tested.minutes} min at ${batch.altitudeFt} ft; ${batch.processMinutes} min is too short.`;
   throw new Problem(422, 'too-short', message, { processMinutes: message });
@@ -50,7 +55,8 @@ function holdAgainstHandbook(batch: Batch): void {
 
 function keepBatch(db: Database, batch: Batch): Promise<boolean> {
   const { tables } = db;
-  const { uses, loads: _, ...row } = batch;
+  const { uses, loads: _, ingredients = null, ...own } = batch;
+  const row = { ...own, ingredients };
   return db.write(async (transaction) => {
     const isNew = await keepOnce(tables.batches, row, transaction);
     if (!isNew) return false;

@@ -1,9 +1,22 @@
 import { Router } from 'express';
 import * as v from 'valibot';
-import { ProcessQuery } from '@hoddle/contract/process';
+import { type BatchProcessReply, BatchProcessRequest, ProcessQuery, type ProcessReply } from '@hoddle/contract/process';
+import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
 import { findProcess } from '@hoddle/core/process/findProcess';
+import { type Database } from '../db/openDatabase';
+import { readPages } from '../db/readState';
 
-/** `GET /api/process`: the tested process for one kitchen, or why there is none. */
-export const processRoute = Router().get('/process', (req, res) => {
-  res.json(findProcess(v.parse(ProcessQuery, req.query)));
-});
+/** The tested process for one kitchen, or why there is none; the household's marks and own sources travel with it. */
+export function processRoute(db: Database): Router {
+  return Router()
+    .get('/process', async (req, res) => {
+      const answer: ProcessReply = findProcess(v.parse(ProcessQuery, req.query), await readPages(db));
+      res.json(answer);
+    })
+    .post('/process', async (req, res) => {
+      const { ingredients, ...question } = v.parse(BatchProcessRequest, req.body);
+      const changes = changesOfBatch(question.product, ingredients);
+      const reply: BatchProcessReply = { answer: findProcess(question, await readPages(db), changes), changes };
+      res.json(reply);
+    });
+}

@@ -1,0 +1,92 @@
+/** Requests of the invented household "Fennick Hollow", as an API's reader would make them. */
+const ids = {
+  pick: '0198f3a0-0000-7000-8000-000000000001',
+  batch: '0198f3a0-0000-7000-8000-000000000002',
+  load: '0198f3a0-0000-7000-8000-000000000003',
+  canner: '0198f3a0-0000-7000-8000-000000000004',
+  event: '0198f3a0-0000-7000-8000-000000000005',
+  lot: '0198f3a0-0000-7000-8000-000000000006',
+  movement: '0198f3a0-0000-7000-8000-000000000007',
+  source: '0198f3a0-0000-7000-8000-000000000008',
+} as const;
+
+const MORNING = Date.UTC(2026, 7, 29, 11, 40);
+
+export const EXAMPLES = {
+  question: { product: 'tomatoes-crushed', pack: 'hot', jar: 'quart', method: 'boiling-water', altitudeFt: 3_420 },
+  batchQuestion: {
+    product: 'pickled-beets',
+    pack: 'hot',
+    jar: 'pint',
+    method: 'boiling-water',
+    altitudeFt: 3_420,
+    ingredients: ['7 lb beets', '4 cups 5% vinegar', '2 cups sugar', '2 cups water', '1 1/2 tsp salt', '4 onions'],
+  },
+  estimate: {
+    crop: 'tomato-paste',
+    amount: { value: 68, unit: 'lb' },
+    product: 'tomatoes-crushed',
+    jar: 'quart',
+  },
+  convert: { amount: { value: '5', unit: 'cup' }, to: 'quart-box', crop: 'strawberry', form: 'crushed' },
+  household: {
+    name: 'Fennick Hollow',
+    altitudeFt: 3_420,
+    units: 'us',
+    burners: 4,
+    canners: [
+      {
+        id: ids.canner,
+        name: 'Big enamel',
+        method: 'boiling-water',
+        insideDiameterIn: 13.25,
+        insideHeightIn: 10.5,
+        rackHeightIn: 0.6,
+        declaredQuarts: 7,
+        declaredPints: 9,
+      },
+    ],
+  },
+  clock: { offsetMs: 3_600_000 },
+  pick: {
+    id: ids.pick,
+    crop: 'tomato-paste',
+    massKg: 30.84,
+    softKg: 5.44,
+    place: 'cool',
+    pickedAt: MORNING,
+    told: '68 lb',
+  },
+  batch: {
+    id: ids.batch,
+    product: 'tomatoes-crushed',
+    jar: 'quart',
+    pack: 'hot',
+    method: 'boiling-water',
+    altitudeFt: 3_420,
+    processMinutes: 55,
+    cannerId: ids.canner,
+    startAt: MORNING,
+    uses: [{ pickId: ids.pick, massKg: 10, softKg: 5 }],
+    loads: [{ id: ids.load, number: 1, jars: 7 }],
+  },
+  event: { id: ids.event, loadId: ids.load, type: 'load-started', at: MORNING, jars: 7 },
+  movement: { id: ids.movement, lotId: ids.lot, kind: 'taken', jars: 1, at: MORNING },
+  check: {
+    rowId: 'boiling-water tomatoes-crushed hot quart 45/50/55/60',
+    checkedOn: '2026-08-29',
+  },
+  source: {
+    id: ids.source,
+    title: 'Sauces of the valley',
+    kind: 'extension',
+    page: '4',
+    product: 'tomato-taco-sauce',
+    lowAcid: false,
+    pack: 'hot',
+    jar: 'quart',
+    method: 'boiling-water',
+    headspaceIn: 0.5,
+    bands: [{ upToFt: 6_000, minutes: 30 }],
+  },
+} as const;

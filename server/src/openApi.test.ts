@@ -1,0 +1,90 @@
+import openApiSchema from '@seriousme/openapi-schema-validator/schemas/v3.1/schema.json';
+import addFormats from 'ajv-formats';
+import Ajv2020 from 'ajv/dist/2020';
+import pino from 'pino';
+import { EXAMPLES } from '@hoddle/contract/openapi/examples';
+import { openApiDocument } from '@hoddle/contract/openapi/openApiDocument';
+import { OPERATIONS } from '@hoddle/contract/openapi/operations';
+import { repliesChecked } from './openApiChecker';
+import { createServer } from './server';
+import { startServer } from './testServer';
+
+let server: Awaited<ReturnType<typeof startServer>>;
+beforeEach(async () => (server = await startServer()));
+afterEach(() => server.stop());
+
+// OpenAPI Specification 3.1: its own JSON Schema, as a validator package ships it.
+test('the document is an OpenAPI 3.1 document', () => {
+  const ajv = new Ajv2020({ strict: false, allErrors: true });
+  addFormats(ajv);
+  ajv.addFormat('media-range', true);
+  const validate = ajv.compile(openApiSchema);
+  expect(validate(openApiDocument()) ? [] : validate.errors).toEqual([]);
+  expect(validate({ ...openApiDocument(), paths: { health: {} } })).toBe(false);
+});
+
+test('every route of the server is in the document, and nothing else', () => {
+  const routes: string[] = [];
+  const walk = (stack: Layer[]) => {
+    for (const { route, handle } of stack) {
+      if (route) {
+        const path = route.path.replace(/:(\w+)/g, '{$1}');
+        routes.push(...route.stack.map(({ method }) => `${method} ${path}`));
+      } else if (handle.stack) walk(handle.stack);
+    }
+  };
+  const express = createServer({
+    db: server.db,
+    clock: { now: () => 0 },
+    log: pino({ level: 'silent' }),
+    appFolder: '/nowhere',
+  });
+  walk((express as unknown as { router: { stack: Layer[] } }).router.stack);
+  const api = [...new Set(routes)].filter((route) => !route.includes('*'));
+  expect(api.sort()).toEqual(OPERATIONS.map(({ method, path }) => `${method} ${path}`).sort());
+});
+
+test('every operation answers its own example as the document says', async () => {
+  const order = ['/picks', '/batches', '/kitchen/events'];
+  const operations = [...OPERATIONS].sort((a, b) => order.indexOf(a.path) - order.indexOf(b.path));
+  for (const { method, path, queryExample, bodyExample } of operations) {
+    if (method === 'delete') continue;
+    const query = queryExample ? `?${new URLSearchParams(queryExample as Record<string, string>)}` : '';
+    const reply = await server.call(method.toUpperCase(), path + query, bodyExample);
+    // Without such jars, and on a real clock, these two have nothing to move.
+    const nothing = path === '/movements' || path === '/clock';
+    expect({ path, good: reply.status < 300 }).toEqual({ path, good: !nothing });
+    if (method === 'post' && reply.status === 201) {
+      expect((await server.call('POST', path, bodyExample)).status).toBe(200);
+    }
+  }
+  for (const path of ['/picks', '/batches', '/sources']) {
+    await server.call('DELETE', `${path}/0198f3a0-0000-7000-8000-00000000ffff`);
+  }
+  const unchecked = OPERATIONS.filter(
+    ({ method, path }) => ![...repliesChecked].some((reply) => reply.startsWith(`${method} ${path} `)),
+  );
+  expect(unchecked).toEqual([]);
+});
+
+test('a reply that the document does not promise fails the check', async () => {
+  const { holdAgainstDocument } = await import('./openApiChecker');
+  const { body } = await server.call(
+    'GET',
+    `/process?${new URLSearchParams({ ...EXAMPLES.question, altitudeFt: '500' })}`,
+  );
+  const hold =
+    (changed: object, status = 200) =>
+    () =>
+      holdAgainstDocument({ method: 'GET', path: '/process', status, body: { ...body, ...changed } });
+  expect(hold({})).not.toThrow();
+  expect(hold({ minutes: '45' })).toThrow();
+  expect(hold({ fee: 3 })).toThrow();
+  expect(hold({ kind: 'refusal' })).toThrow();
+  expect(hold({}, 418)).toThrow(/does not promise/);
+});
+
+interface Layer {
+  readonly route?: { readonly path: string; readonly stack: readonly { readonly method: string }[] };
+  readonly handle: { readonly stack?: Layer[] };
+}
