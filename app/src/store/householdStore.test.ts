@@ -6,12 +6,14 @@ import { useHouseholdStore } from './householdStore';
 const empty: HouseholdState = {
   now: 0,
   demoOffsetMs: null,
-  household: { name: '', altitudeFt: null, burners: 4, canners: [] },
+  household: { name: '', altitudeFt: null, units: 'us', burners: 4, canners: [] },
   picks: [],
   batches: [],
   events: [],
   lots: [],
   movements: [],
+  checkedRows: [],
+  sources: [],
 };
 const basket = (): HarvestPick => ({
   id: uuidV7(),

@@ -29,6 +29,18 @@ interface HouseholdStore {
 
 const RETRY_MS = 3_000;
 
+type Kept = Pick<HouseholdStore, 'server' | 'waiting'>;
+
+/** What a browser kept before the household had its own part of the handbook. What waits to be sent is kept as it is. */
+function withHandbook({ server, waiting }: Kept): Kept {
+  if (!server) return { server, waiting };
+  const household = { ...server.household, units: server.household.units ?? 'us' };
+  return {
+    server: { ...server, household, checkedRows: server.checkedRows ?? [], sources: server.sources ?? [] },
+    waiting,
+  };
+}
+
 function laidOver(server: HouseholdState | undefined, waiting: readonly WaitingWrite[]): HouseholdState | undefined {
   return server && waiting.reduce((state, { write }) => applyWrite(state, write), server);
 }
@@ -55,7 +67,8 @@ export const useHouseholdStore = create<HouseholdStore>()(
     }),
     {
       name: 'hoddle',
-      version: 1,
+      version: 2,
+      migrate: (kept) => withHandbook(kept as Kept),
       storage: createJSONStorage(() => localStorage),
       partialize: ({ server, waiting }) => ({ server, waiting }),
       onRehydrateStorage: () => (store) => {

@@ -1,6 +1,7 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
 import { jarsInLot } from '@hoddle/core/pantry/jarLot';
+import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 import fc from 'fast-check';
 import { applyWrite, requestOf, wordsOf, type Write } from './write';
 
@@ -30,9 +31,23 @@ const check = {
   at: at(16),
 } as const;
 
+const source: HouseholdSource = {
+  id: 'source',
+  title: 'Sauces of the valley',
+  kind: 'extension',
+  page: '4',
+  product: 'tomato-taco-sauce',
+  lowAcid: false,
+  pack: 'hot',
+  jar: 'quart',
+  method: 'boiling-water',
+  headspaceIn: 0.5,
+  bands: [{ upToFt: 6_000, minutes: 30 }],
+};
+
 /** The path of one load, as it is entered. */
 const PATH: readonly Write[] = [
-  { kind: 'household', household: { name: 'Home', altitudeFt: 3_420, burners: 4, canners: [] } },
+  { kind: 'household', household: { name: 'Home', altitudeFt: 3_420, units: 'us', burners: 4, canners: [] } },
   {
     kind: 'pick',
     pick: { id: 'pick', crop: 'tomato-paste', massKg: 30, softKg: 5, place: 'cool', pickedAt: START, told: '66 lb' },
@@ -44,17 +59,21 @@ const PATH: readonly Write[] = [
   { kind: 'event', event: { id: 'out', loadId: 'load', type: 'jars-out', at: at(1.6) } },
   { kind: 'event', event: check },
   { kind: 'movement', movement: { id: 'take', lotId: 'on-shelf', kind: 'taken', jars: 1, at: at(20) } },
+  { kind: 'row-checked', check: { rowId: 'row', checkedOn: '2026-08-29' } },
+  { kind: 'source', source },
 ];
 
 const empty: HouseholdState = {
   now: START,
   demoOffsetMs: null,
-  household: { name: '', altitudeFt: null, burners: 4, canners: [] },
+  household: { name: '', altitudeFt: null, units: 'us', burners: 4, canners: [] },
   picks: [],
   batches: [],
   events: [],
   lots: [],
   movements: [],
+  checkedRows: [],
+  sources: [],
 };
 
 test('the path of a load shows on the screen as the server will have it', () => {
@@ -88,12 +107,24 @@ test('striking out undoes a pick and a batch, and nothing else', () => {
     pickId: 'pick',
   });
   expect(struck).toEqual({ ...state, batches: [], picks: [] });
+  const bare = applyWrite(applyWrite(state, { kind: 'source-struck', sourceId: 'source' }), {
+    kind: 'row-checked',
+    check: { rowId: 'row', checkedOn: null },
+  });
+  expect(bare).toEqual({ ...state, sources: [], checkedRows: [] });
 });
 
 test('every write has an address and words of its own', () => {
-  const all: Write[] = [...PATH, { kind: 'batch-struck', batchId: 'b' }, { kind: 'pick-struck', pickId: 'p' }];
+  const all: Write[] = [
+    ...PATH,
+    { kind: 'batch-struck', batchId: 'b' },
+    { kind: 'pick-struck', pickId: 'p' },
+    { kind: 'source-struck', sourceId: 's' },
+  ];
   for (const write of all) {
-    expect(requestOf(write).path).toMatch(/^\/(household|picks|batches|kitchen\/events|movements)/);
+    expect(requestOf(write).path).toMatch(
+      /^\/(household|picks|batches|kitchen\/events|movements|checked-rows|sources)/,
+    );
     expect(wordsOf(write)).not.toBe('');
   }
 });

@@ -1,3 +1,4 @@
+import { type CheckRequest } from '@hoddle/contract/checkedRow';
 import { type Household } from '@hoddle/contract/household';
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
@@ -6,6 +7,7 @@ import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { loadState } from '@hoddle/core/kitchen/loadState';
 import { type Movement } from '@hoddle/core/pantry/jarLot';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
+import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 
 /** Something entered here that the server is to keep. It can be sent twice without harm. */
 export type Write =
@@ -15,7 +17,10 @@ export type Write =
   | { kind: 'batch'; batch: Batch }
   | { kind: 'batch-struck'; batchId: string }
   | { kind: 'event'; event: KitchenEvent }
-  | { kind: 'movement'; movement: Movement };
+  | { kind: 'movement'; movement: Movement }
+  | { kind: 'row-checked'; check: CheckRequest }
+  | { kind: 'source'; source: HouseholdSource }
+  | { kind: 'source-struck'; sourceId: string };
 
 export interface WriteRequest {
   readonly method: 'PUT' | 'POST' | 'DELETE';
@@ -40,6 +45,12 @@ export function requestOf(write: Write): WriteRequest {
       return { method: 'POST', path: '/kitchen/events', body: write.event };
     case 'movement':
       return { method: 'POST', path: '/movements', body: write.movement };
+    case 'row-checked':
+      return { method: 'PUT', path: '/checked-rows', body: write.check };
+    case 'source':
+      return { method: 'POST', path: '/sources', body: write.source };
+    case 'source-struck':
+      return { method: 'DELETE', path: `/sources/${write.sourceId}` };
   }
 }
 
@@ -60,11 +71,25 @@ export function applyWrite(state: HouseholdState, write: Write): HouseholdState 
       return withEvent(state, write.event);
     case 'movement':
       return { ...state, movements: withRow(state.movements, write.movement) };
+    case 'row-checked':
+      return { ...state, checkedRows: withMark(state.checkedRows, write.check) };
+    case 'source':
+      return {
+        ...state,
+        sources: withRow(state.sources as HouseholdSource[], write.source) as HouseholdState['sources'],
+      };
+    case 'source-struck':
+      return { ...state, sources: state.sources.filter(({ id }) => id !== write.sourceId) };
   }
 }
 
 function withRow<Row extends { id: string }>(rows: readonly Row[], row: Row): Row[] {
   return [...rows.filter(({ id }) => id !== row.id), row];
+}
+
+function withMark(rows: HouseholdState['checkedRows'], { rowId, checkedOn }: CheckRequest) {
+  const others = rows.filter((row) => row.rowId !== rowId);
+  return checkedOn === null ? others : [...others, { rowId, checkedOn }];
 }
 
 function withEvent(state: HouseholdState, event: KitchenEvent): HouseholdState {
@@ -102,5 +127,11 @@ export function wordsOf(write: Write): string {
       return write.movement.kind === 'taken'
         ? `took ${write.movement.jars}`
         : `${write.movement.kind} ${write.movement.jars}`;
+    case 'row-checked':
+      return write.check.checkedOn === null ? 'a mark taken back' : 'a row checked';
+    case 'source':
+      return write.source.title;
+    case 'source-struck':
+      return 'a source struck out';
   }
 }

@@ -1,57 +1,97 @@
-import { ALTITUDE_BANDS } from '@hoddle/core/process/altitudeBand';
-import { type BandMinutes } from '@hoddle/core/handbook/boilingWater';
+import { type AltitudeBand } from '@hoddle/core/process/altitudeBand';
 import { View } from 'react-native';
+import Svg, { Path } from 'react-native-svg';
 import { COLOURS } from './colours';
 import { Words } from './Words';
 
-const FOOT_WORDS = ['to 1,000', 'to 3,000', 'to 6,000', 'above'] as const;
-const HEIGHTS = [26, 36, 46, 56] as const;
-
-interface AltitudeBandsProps {
-  minutes?: BandMinutes;
-  /** The household's band; without one all four stand open. */
-  chosen?: number;
-  chosenWords?: string;
+/** One band of a strip: what it says, or that nothing may be done there. */
+export interface BandCell {
+  readonly band: AltitudeBand;
+  /** The figure in the block: minutes, or pounds of pressure. */
+  readonly figure?: string;
+  /** The same for screen readers, with its unit: "55 min". */
+  readonly told?: string;
+  readonly refused?: boolean;
 }
 
-/** The four altitude bands as steps, the household's own filled, each with its tested minutes. */
-export function AltitudeBands({ minutes, chosen, chosenWords }: AltitudeBandsProps) {
-  const label = ALTITUDE_BANDS.map(
-    (band) => `${band.words}${minutes ? `: ${minutes[band.index]} min` : ''}${band.index === chosen ? ', yours' : ''}`,
-  ).join('; ');
+interface AltitudeBandsProps {
+  cells: readonly BandCell[];
+  /** Index of the household's band; without one all stand open. */
+  chosen?: number;
+  chosenWords?: string;
+  /** Taller steps, for the one strip a screen is about. */
+  large?: boolean;
+}
+
+const LOWEST_PX = 26;
+const RISE_PX = 10;
+
+/** The altitude bands as steps, the household's own filled, each with its tested figure; a refused one is struck through. */
+export function AltitudeBands({ cells, chosen, chosenWords, large }: AltitudeBandsProps) {
+  const told = cells.map(({ band, told: words, refused }, i) => {
+    const what = refused ? ': not tested' : words ? `: ${words}` : '';
+    return `${band.words}${what}${i === chosen ? ', yours' : ''}`;
+  });
   return (
-    <View role="img" aria-label={`Altitude bands: ${label}`} className="flex-1">
+    <View role="img" aria-label={`Altitude bands: ${told.join('; ')}`} className="flex-1">
       <View className="flex-row items-end gap-[6px]">
-        {ALTITUDE_BANDS.map((band) => {
-          const on = band.index === chosen;
-          return (
-            <View key={band.index} className="flex-1 items-center">
-              {on && chosenWords && (
-                <Words size="small" weight={700} tone="cobalt" numberOfLines={1}>
-                  {chosenWords}
-                </Words>
-              )}
-              <View
-                className="w-full items-center justify-center rounded"
-                style={{
-                  height: HEIGHTS[band.index],
-                  backgroundColor: on ? COLOURS.ink : 'transparent',
-                  boxShadow: on ? undefined : `inset 0 0 0 1.5px ${COLOURS.edge}`,
-                }}
-              >
-                {minutes && (
-                  <Words size="body" weight={on ? 800 : 500} tone={on ? 'white' : 'ink-2'}>
-                    {minutes[band.index]}
-                  </Words>
-                )}
-              </View>
-              <Words size="note" weight={on ? 700 : 400} tone={on ? 'ink' : 'ink-2'} numberOfLines={1}>
-                {FOOT_WORDS[band.index]}
-              </Words>
-            </View>
-          );
-        })}
+        {cells.map((cell, i) => (
+          <Step
+            key={cell.band.words}
+            cell={cell}
+            heightPx={(large ? 12 : 0) + LOWEST_PX + i * RISE_PX}
+            on={i === chosen}
+            words={i === chosen ? chosenWords : undefined}
+          />
+        ))}
       </View>
     </View>
   );
+}
+
+interface StepProps {
+  cell: BandCell;
+  heightPx: number;
+  on: boolean;
+  words?: string;
+}
+
+function Step({ cell: { band, figure, refused }, heightPx, on, words }: StepProps) {
+  return (
+    <View className="flex-1 items-center">
+      {words !== undefined && (
+        <Words size="small" weight={700} tone="cobalt" numberOfLines={1}>
+          {words}
+        </Words>
+      )}
+      <View
+        className="w-full items-center justify-center overflow-hidden rounded"
+        style={{
+          height: heightPx,
+          backgroundColor: on ? COLOURS.ink : 'transparent',
+          boxShadow: on ? undefined : `inset 0 0 0 1.5px ${COLOURS.edge}`,
+        }}
+      >
+        {refused ? (
+          <Svg width="100%" height="100%" viewBox="0 0 40 40" preserveAspectRatio="none" aria-hidden>
+            <Path d="M4 36L36 4" stroke={on ? COLOURS.white : COLOURS.ink} strokeWidth={3} strokeLinecap="round" />
+          </Svg>
+        ) : (
+          figure !== undefined && (
+            <Words size="body" weight={on ? 800 : 500} tone={on ? 'white' : 'ink-2'}>
+              {figure}
+            </Words>
+          )
+        )}
+      </View>
+      <Words size="note" weight={on ? 700 : 400} tone={on ? 'ink' : 'ink-2'} numberOfLines={1}>
+        {footWords(band)}
+      </Words>
+    </View>
+  );
+}
+
+function footWords({ upToFt, aboveFt }: AltitudeBand): string {
+  if (upToFt !== Infinity) return `to ${upToFt.toLocaleString('en-US')}`;
+  return aboveFt === -Infinity ? 'any altitude' : 'above';
 }

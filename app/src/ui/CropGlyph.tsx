@@ -126,5 +126,119 @@ function Figure({ crop, hue }: { crop: ProduceId; hue: string }) {
           <Path d="M16 11Q16 6 19 3.500" {...INK} />
         </>
       );
+    case 'pear':
+    case 'fig':
+      return (
+        <>
+          <Path d="M16 6C20 6 20 12 22 15C26 20 24 30 16 30.500C8 30 6 20 10 15C12 12 12 6 16 6Z" fill={hue} />
+          <Path d="M11 20Q10.500 24 13 27" {...SHINE} />
+          <Path d="M16 6.500Q16 3.500 18 2" {...INK} />
+        </>
+      );
+    case 'peach':
+    case 'apricot':
+      return (
+        <>
+          <Circle cx={16} cy={19} r={11.5} fill={hue} />
+          <Path d="M16 8Q11 17 15 29" {...SHINE} />
+          <Path d="M16 8V4M16 6Q21 2 26 5Q22 9 16 7" {...INK} />
+        </>
+      );
+    case 'cherry-sweet':
+      return (
+        <>
+          <Circle cx={16} cy={22} r={9} fill={hue} />
+          <Path d="M11 20Q11.500 17.500 14 16.500" {...SHINE} />
+          <Path d="M16 13.500Q17 7 23 3" {...INK} />
+        </>
+      );
+    case 'strawberry':
+      return (
+        <>
+          <Path d="M16 9C22 7 28 10 26.500 17C25 24 20 30 16 31C12 30 7 24 5.500 17C4 10 10 7 16 9Z" fill={hue} />
+          <Path d="M11 15h.1M20 15h.1M15.500 20h.1M11 23h.1M20 23h.1" {...SHINE} strokeWidth={2.4} />
+          <Path d="M16 9V4M16 9L9 7M16 9L23 7" {...INK} />
+        </>
+      );
+    case 'grape':
+    case 'currant':
+    case 'blackberry':
+    case 'raspberry':
+    case 'blueberry':
+      return (
+        <>
+          {CLUSTER.map(([x, y]) => (
+            <Circle key={`${x} ${y}`} cx={x} cy={y} r={4.6} fill={hue} stroke={COLOURS.plate} strokeWidth={1.2} />
+          ))}
+          <Path d="M16 8V3M16 5Q20 2 24 4" {...INK} />
+        </>
+      );
+    case 'pepper-sweet':
+      return (
+        <>
+          <Path
+            d="M7 13C7 8 13 9 16 11C19 9 25 8 25 13C26 20 24 30 20 30Q18 31 16 29Q14 31 12 30C8 30 6 20 7 13Z"
+            fill={hue}
+          />
+          <Path d="M11 15Q10 21 12 26" {...SHINE} />
+          <Path d="M16 11Q15 6 18 3" {...INK} />
+        </>
+      );
+    case 'pepper-hot':
+    case 'carrot':
+      return (
+        <>
+          <Path d="M23 9C27 12 20 27 5 29C14 24 14 12 23 9Z" fill={hue} />
+          <Path d="M19 16Q16 22 12 25" {...SHINE} />
+          <Path d="M23 10L28 4M23 10L24 3.500" {...INK} />
+        </>
+      );
+    case 'cucumber-pickling':
+      return (
+        <>
+          <Path d="M4 25C3 18 17 5 25 6C30 8 28 15 20 22C12 29 5 30 4 25Z" fill={hue} />
+          <Path d="M9 24L21 11M14 25L24 14" {...SHINE} strokeDasharray="1 3" />
+        </>
+      );
+    case 'corn-sweet':
+      return (
+        <>
+          <Path d="M16 3C22 8 22 22 16 28C10 22 10 8 16 3Z" fill={hue} />
+          <Path d="M16 5V26M13 8V24M19 8V24" {...SHINE} strokeDasharray="2 2" />
+          <Path d="M16 31C10 29 6 22 7 14M16 31C22 29 26 22 25 14" {...INK} stroke="#2F6B33" strokeWidth={3} />
+        </>
+      );
+    case 'onion':
+      return (
+        <>
+          <Path d="M16 7C19 11 28 13 27 21C26 28 20 30 16 30C12 30 6 28 5 21C4 13 13 11 16 7Z" fill={hue} />
+          <Path d="M16 10Q10 18 13 28M16 10Q22 18 19 28" {...SHINE} />
+          <Path d="M16 8V3M12 31H20" {...INK} />
+        </>
+      );
+    case 'cabbage':
+    case 'cauliflower':
+      return (
+        <>
+          <Path d="M3 18Q5 7 16 7Q27 7 29 18Q27 30 16 30Q5 30 3 18Z" fill="#4F7A1C" />
+          {crop === 'cauliflower' ? (
+            <Path
+              d="M8 19a4 4 0 0 1 4-6a4.500 4.500 0 0 1 8 0a4 4 0 0 1 4 6Q22 25 16 25Q10 25 8 19Z"
+              fill={COLOURS.plate}
+            />
+          ) : (
+            <Path d="M16 9V28M16 16Q10 15 7 20M16 20Q22 18 25 22" {...SHINE} />
+          )}
+        </>
+      );
   }
 }
+
+const CLUSTER: readonly [number, number][] = [
+  [8.5, 12],
+  [16, 12],
+  [23.5, 12],
+  [12, 18.5],
+  [20, 18.5],
+  [16, 25],
+];

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import Svg, { Defs, Line, Rect } from 'react-native-svg';
 import { useId, useState } from 'react';
-import { pounds } from './amountWords';
+import { useMassWords } from '@/store/useUnits';
 import { COLOURS } from './colours';
 import { HatchPattern } from './patterns';
 import { Words } from './Words';
@@ -18,6 +18,7 @@ const HEIGHT_PX = 26;
 /** Produce, true to the pound: soft first with a dashed core, used solid, what is left hatched. */
 export function ProduceBar({ hue, softKg, usedKg, totalKg }: ProduceBarProps) {
   const id = useId().replaceAll(':', '');
+  const mass = useMassWords();
   const [width, setWidth] = useState(326);
   const px = (kg: number) => (kg / totalKg) * (width - 2);
   const leftKg = Math.max(0, totalKg - usedKg);
@@ -27,16 +28,16 @@ export function ProduceBar({ hue, softKg, usedKg, totalKg }: ProduceBarProps) {
       <View className="flex-row justify-between">
         {softKg > 0.01 ? (
           <Words>
-            <Words weight={700}>{pounds(softKg)}</Words> soft goes first
+            <Words weight={700}>{mass(softKg)}</Words> soft goes first
           </Words>
         ) : (
           <Words>
-            <Words weight={700}>{pounds(usedKg)}</Words> used
+            <Words weight={700}>{mass(usedKg)}</Words> used
           </Words>
         )}
         {leftKg > 0.05 && (
           <Words>
-            <Words weight={700}>{pounds(leftKg)}</Words> left
+            <Words weight={700}>{mass(leftKg)}</Words> left
           </Words>
         )}
       </View>

@@ -1,8 +1,33 @@
+import { type Household } from '@hoddle/contract/household';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { printFraction } from '@hoddle/core/measure/fraction';
 
-/** "68 lb", "13 1/4 lb": pounds of a mass, to the quarter below 20. */
-export function pounds(massKg: number): string {
+export type Units = Household['units'];
+
+const METRES_PER_FT = 0.3048;
+const MM_PER_IN = 25.4;
+
+/** "68 lb", "13 1/4 lb", or "30.8 kg": a mass in the household's units, to the quarter pound or tenth of a kilogram below 20. */
+export function massWords(massKg: number, units: Units): string {
+  if (units === 'metric') return `${massKg < 20 ? Math.round(massKg * 10) / 10 : Math.round(massKg)} kg`;
   const lb = massKg / KG_PER_LB;
   return `${lb < 20 ? printFraction(lb, 4) : Math.round(lb)} lb`;
+}
+
+/** "3,420 ft"; in metric kitchens with the metres in front, since the tables go by feet. */
+export function altitudeWords(altitudeFt: number, units: Units): string {
+  const feet = `${altitudeFt.toLocaleString('en-US')} ft`;
+  return units === 'metric' ? `${Math.floor(altitudeFt * METRES_PER_FT).toLocaleString('en-US')} m (${feet})` : feet;
+}
+
+/** "1/2 in", in metric kitchens "1/2 in (13 mm)": a headspace is measured in both. */
+export function headspaceWords(inches: number, units: Units): string {
+  const words = `${printFraction(inches)} in`;
+  return units === 'metric' ? `${words} (${Math.round(inches * MM_PER_IN)} mm)` : words;
+}
+
+/** "205.7 F", "96.5 C". */
+export function temperatureWords(fahrenheit: number, units: Units): string {
+  const degrees = units === 'metric' ? (fahrenheit - 32) / 1.8 : fahrenheit;
+  return `${(Math.round(degrees * 10) / 10).toFixed(1).replace(/\.0$/, '')} ${units === 'metric' ? 'C' : 'F'}`;
 }

@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format, parseISO } from 'date-fns';
 
 /** "7:40 am" */
 export function clockTime(at: number): string {
@@ -38,4 +38,14 @@ export function duration(ms: number): string {
   const rest = minutes % 60;
   if (hours === 0) return `${rest} min`;
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}
+
+/** "29 Aug 2026" of a day written "2026-08-29". */
+export function dayWords(day: string): string {
+  return format(parseISO(day), 'd MMM yyyy');
+}
+
+/** "2026-08-29": the day of a time, for what is kept as a day. */
+export function isoDay(at: number): string {
+  return format(at, 'yyyy-MM-dd');
 }

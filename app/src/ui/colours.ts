@@ -1,5 +1,5 @@
-import { type ProduceId } from '@hoddle/core/handbook/produce';
-import { type ProductId } from '@hoddle/core/handbook/products';
+import { type CropId } from '@hoddle/core/handbook/crops';
+import { type ProductId, productRow } from '@hoddle/core/handbook/products';
 
 /** The tokens of tailwind.config.js that drawings need as values. */
 export const COLOURS = {
@@ -38,26 +38,79 @@ export const COLOURS = {
 /** A white mark on the content of a jar, so that its hue does not stand alone. */
 export type Mark = 'waves' | 'strokes' | 'rings' | 'dots' | 'slashes' | 'arcs';
 
-const HUES: Readonly<Record<ProduceId, { hue: string; mark: Mark }>> = {
-  'tomato-paste': { hue: '#A6211B', mark: 'waves' },
-  'tomato-slicing': { hue: '#A6211B', mark: 'waves' },
-  'bean-snap': { hue: '#2F6B33', mark: 'strokes' },
-  beet: { hue: '#6B1A52', mark: 'arcs' },
-  tomatillo: { hue: '#7E8C12', mark: 'dots' },
-  damson: { hue: '#463A96', mark: 'rings' },
-  plum: { hue: '#463A96', mark: 'rings' },
-  'cherry-sour': { hue: '#D0265C', mark: 'rings' },
-  quince: { hue: '#A88000', mark: 'dots' },
-  apple: { hue: '#B9611A', mark: 'dots' },
+const TOMATO = { hue: '#A6211B', mark: 'waves' } as const;
+const PLUM = { hue: '#463A96', mark: 'rings' } as const;
+const CUCUMBER = { hue: '#4F7A1C', mark: 'rings' } as const;
+const BEAN = { hue: '#2F6B33', mark: 'strokes' } as const;
+const QUINCE = { hue: '#A88000', mark: 'dots' } as const;
+const APPLE = { hue: '#B9611A', mark: 'dots' } as const;
+const CHERRY = { hue: '#D0265C', mark: 'rings' } as const;
+const BEET = { hue: '#6B1A52', mark: 'arcs' } as const;
+const GOOSEBERRY = { hue: '#3F8F79', mark: 'dots' } as const;
+const TOMATILLO = { hue: '#7E8C12', mark: 'dots' } as const;
+
+/** The ten hues of the look, each with its mark; crops of one kind share one, and their words and shapes tell them apart. */
+const HUES: Readonly<Record<CropId, { hue: string; mark: Mark }>> = {
+  'tomato-paste': TOMATO,
+  'tomato-slicing': TOMATO,
+  tomatillo: TOMATILLO,
+  'cucumber-pickling': CUCUMBER,
+  'pepper-sweet': { hue: '#A6211B', mark: 'slashes' },
+  'pepper-hot': { hue: '#A6211B', mark: 'strokes' },
+  'bean-snap': BEAN,
+  beet: BEET,
+  carrot: { hue: '#B9611A', mark: 'strokes' },
+  'corn-sweet': { hue: '#A88000', mark: 'rings' },
+  onion: { hue: '#A88000', mark: 'arcs' },
+  cabbage: { hue: '#4F7A1C', mark: 'arcs' },
+  cauliflower: { hue: '#A88000', mark: 'waves' },
+  apple: APPLE,
+  pear: { hue: '#7E8C12', mark: 'waves' },
+  peach: { hue: '#B9611A', mark: 'arcs' },
+  apricot: { hue: '#B9611A', mark: 'rings' },
+  plum: PLUM,
+  damson: PLUM,
+  'cherry-sweet': BEET,
+  'cherry-sour': CHERRY,
+  grape: { hue: '#463A96', mark: 'dots' },
+  strawberry: { hue: '#D0265C', mark: 'dots' },
+  blueberry: { hue: '#463A96', mark: 'arcs' },
+  blackberry: { hue: '#6B1A52', mark: 'dots' },
+  raspberry: { hue: '#D0265C', mark: 'arcs' },
+  gooseberry: GOOSEBERRY,
+  currant: { hue: '#D0265C', mark: 'waves' },
+  fig: { hue: '#6B1A52', mark: 'strokes' },
   rhubarb: { hue: '#D05A74', mark: 'slashes' },
-  gooseberry: { hue: '#3F8F79', mark: 'dots' },
+  quince: QUINCE,
+  'asian-pear': { hue: '#A88000', mark: 'slashes' },
+  asparagus: BEAN,
+  berry: CHERRY,
+  citrus: { hue: '#B9611A', mark: 'slashes' },
+  'crab-apple': CHERRY,
+  cranberry: TOMATO,
+  'dried-bean': BEET,
+  greens: { hue: '#2F6B33', mark: 'waves' },
+  'lima-bean': TOMATILLO,
+  mango: { hue: '#B9611A', mark: 'waves' },
+  melon: GOOSEBERRY,
+  mixed: { hue: '#4F7A1C', mark: 'slashes' },
+  mushroom: { hue: '#A88000', mark: 'arcs' },
+  nectarine: APPLE,
+  okra: { hue: '#2F6B33', mark: 'slashes' },
+  pea: { hue: '#2F6B33', mark: 'dots' },
+  pineapple: { hue: '#A88000', mark: 'slashes' },
+  potato: QUINCE,
+  squash: APPLE,
+  'sweet-potato': { hue: '#B9611A', mark: 'strokes' },
+  zucchini: CUCUMBER,
 };
 
-export function hueOfCrop(crop: ProduceId): { hue: string; mark: Mark } {
+export function hueOfCrop(crop: CropId): { hue: string; mark: Mark } {
   return HUES[crop];
 }
 
 /** A product wears the hue of its first crop. */
 export function hueOfProduct(product: ProductId): { hue: string; mark: Mark } {
-  return product === 'plums' ? HUES.damson : HUES['tomato-paste'];
+  const crop = productRow(product).crops[0]?.[0];
+  return crop ? HUES[crop] : TOMATO;
 }

@@ -63,6 +63,14 @@ export function searchProducts(text: string, most = PRODUCTS.length): ProductRow
   return [...rows.filter(isCalled), ...rows.filter((row) => !isCalled(row))].slice(0, most);
 }
 
+/** The product whose id, name or other name is exactly this, whatever its case and accents. */
+export function productCalled(text: string): ProductRow | undefined {
+  const asked = key(text.trim());
+  return PRODUCTS.find(({ product, name, otherNames }) =>
+    [product, name, ...otherNames].some((known) => key(known) === asked),
+  );
+}
+
 function key(text: string): string {
   return text.split(/\s+/).map(folded).join(' ');
 }

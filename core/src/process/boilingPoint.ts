@@ -1,5 +1,3 @@
-import { fahrenheit } from '../measure/temperature';
-
 /** Pressure at sea level in kPa, and how it falls with height. US Standard Atmosphere 1976, troposphere. */
 const SEA_LEVEL_KPA = 101.325;
 const LAPSE_PER_METRE = 2.255_77e-5;
@@ -36,7 +34,7 @@ export function saturationCelsius(pressureKpa: number): number {
 
 /** Where water boils in a kitchen, in Fahrenheit: a standard atmosphere, whatever the weather does that day. */
 export function boilingPointF(altitudeFt: number): number {
-  return fahrenheit(saturationCelsius(airPressureKpa(altitudeFt)));
+  return saturationCelsius(airPressureKpa(altitudeFt)) * 1.8 + 32;
 }
 
 /** Where jelly sets in a kitchen, in Fahrenheit. */

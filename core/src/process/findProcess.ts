@@ -84,20 +84,31 @@ export function findProcess(
   changes: readonly ChangeVerdict[] = [],
 ): TestedProcess | Refusal {
   const row = findTestedRow(question, pages, changes);
-  if (row.kind === 'refusal') return row;
-  const { altitudeFt } = question;
+  return row.kind === 'refusal' ? row : processAt(row, question.altitudeFt, pages.checkedRows);
+}
+
+/**
+ * What a tested row says in one kitchen, with the day its page was checked.
+ *
+ * @throws RangeError for an altitude outside 0 to 12,000 ft
+ */
+export function processAt(
+  row: TestedRow,
+  altitudeFt: number,
+  checkedRows?: ReadonlyMap<string, string>,
+): TestedProcess | Refusal {
   const answer = bandAt(row, altitudeFt);
   if (answer.kind === 'refusal') {
     const { kind, cause, reason, instead } = answer;
     return { kind, cause, reason, instead };
   }
   const { minutes, pressurePsi, alternatives, source, confidence, recalled, rowId, own } = answer;
-  const checked = (id: string | undefined) => (id === undefined ? undefined : pages.checkedRows?.get(id));
+  const checked = (id: string | undefined) => (id === undefined ? undefined : checkedRows?.get(id));
   const sterile = sterilizeJars(minutes, altitudeFt);
   const checkedOn = checked(rowId);
   return {
     kind: 'tested',
-    product: row.product?.product ?? question.product,
+    product: row.food,
     pack: row.pack,
     jar: row.jar,
     method: row.method,

@@ -38,7 +38,8 @@ export interface RefusedBand extends Refusal {
 /** The tested process for a product, pack, jar and method, band by band. */
 export interface TestedRow {
   readonly kind: 'testedRow';
-  /** Undefined for a food of the household's own source. */
+  /** Id of the product, or the name of a food that only the household's own source has. */
+  readonly food: string;
   readonly product?: ProductRow;
   readonly pack: Pack;
   readonly jar: JarSize;
@@ -174,6 +175,7 @@ function tested(
 ): TestedRow {
   return {
     kind: 'testedRow',
+    food: product.product,
     product,
     pack,
     jar,

@@ -50,6 +50,7 @@ export function withOwnSource(
     source.jar === asked.jar ? [] : [`The time is for ${JARS[source.jar].several}; a smaller jar takes it too`];
   return {
     kind: 'testedRow',
+    food: asked.product?.product ?? source.product,
     product: asked.product,
     pack: source.pack,
     jar: asked.jar,

@@ -48,7 +48,7 @@ test('opening again runs no migration twice and keeps what was written', async (
 async function fileOfVersion(count: number): Promise<string> {
   const file = newFile();
   const old = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
-  await old.query('PRAGMA application_id = 1212105804');
+  await old.query('PRAGMA application_id = 1213154380');
   await old.query('CREATE TABLE migrations (name VARCHAR(255) PRIMARY KEY)');
   for (const { name, up } of MIGRATIONS.slice(0, count)) {
     await up(old.getQueryInterface());

@@ -1,30 +1,29 @@
-import { JARS } from '@hoddle/core/handbook/jars';
-import { PRODUCTS } from '@hoddle/core/handbook/products';
-import { sourceLine } from '@hoddle/core/handbook/source';
+import { boilingPointF } from '@hoddle/core/process/boilingPoint';
 import { altitudeBand } from '@hoddle/core/process/altitudeBand';
-import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { BARE_CELLS } from '@/features/process/bandCells';
 import { useHousehold } from '@/store/useHousehold';
+import { altitudeWords, temperatureWords } from '@/ui/amountWords';
 import { AltitudeBands } from '@/ui/AltitudeBands';
-import { COLOURS, hueOfProduct } from '@/ui/colours';
-import { JarDrawing } from '@/ui/JarDrawing';
+import { COLOURS } from '@/ui/colours';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
-import { Heading, Words } from '@/ui/Words';
+import { Words } from '@/ui/Words';
+import { BenchTools } from './BenchTools';
 
-/** The sign of the kitchen: altitude, band, canners; below it the tested minutes of every product here. */
+/** The sign of the kitchen: altitude, band, boiling point, canners; below it what stands on the board. */
 export function BenchScreen() {
   const wide = useIsWide();
   return (
-    <Screen station="bench" title="Bench">
-      <View className={wide ? 'flex-row gap-10' : 'gap-5'}>
-        <View className={wide ? 'w-[480px]' : ''}>
+    <Screen station="bench" title="Bench" bleed>
+      <View className={wide ? 'flex-row gap-10 px-8' : 'gap-6'}>
+        <View className={wide ? 'w-[480px]' : 'px-4'}>
           <Sign />
         </View>
         <View className="flex-1">
-          <TestedTimes />
+          <BenchTools />
         </View>
       </View>
     </Screen>
@@ -34,7 +33,7 @@ export function BenchScreen() {
 function Sign() {
   const router = useRouter();
   const { household } = useHousehold();
-  const { altitudeFt, canners, name, burners } = household;
+  const { altitudeFt, canners, name, burners, units } = household;
   const band = altitudeFt === null ? undefined : altitudeBand(altitudeFt);
   return (
     <View
@@ -44,14 +43,19 @@ function Sign() {
       }}
     >
       <View className="gap-3">
-        <View className="flex-row items-baseline justify-between">
-          <Words size={altitudeFt === null ? 'head' : 'figure'} weight={800}>
-            {altitudeFt === null ? 'Altitude?' : `${altitudeFt.toLocaleString('en-US')} ft`}
+        <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+          <Words size={altitudeFt === null || units === 'metric' ? 'head' : 'figure'} weight={800}>
+            {altitudeFt === null ? 'Altitude?' : altitudeWords(altitudeFt, units)}
           </Words>
           <Words tone="ink-2">{name || 'Home kitchen'}</Words>
         </View>
-        <AltitudeBands chosen={band?.index} />
+        <AltitudeBands cells={BARE_CELLS} chosen={band?.index} />
       </View>
+      {altitudeFt !== null && (
+        <Words>
+          Water boils at <Words weight={700}>{temperatureWords(boilingPointF(altitudeFt), units)}</Words> here.
+        </Words>
+      )}
       {canners.map((canner) => (
         <Words key={canner.id}>
           <Words weight={700}>{canner.name}</Words>: boiling water, {canner.declaredQuarts} quarts or{' '}
@@ -60,57 +64,9 @@ function Sign() {
       ))}
       <Words tone="ink-2">
         {canners.length === 0 ? 'No canner written down. ' : ''}
-        {burners} burners.
+        {burners} burners. {units === 'metric' ? 'Kilograms, metres, Celsius.' : 'Pounds, feet, Fahrenheit.'}
       </Words>
       <Key look="outline" words="Change" onPress={() => router.navigate('/bench/household')} />
-    </View>
-  );
-}
-
-/** The tested minutes at this kitchen; without an altitude those of all four bands. */
-function TestedTimes() {
-  const { altitudeFt } = useHousehold().household;
-  return (
-    <View>
-      <Heading className="pb-1">
-        Tested times{altitudeFt === null ? ', by band' : ` at ${altitudeFt.toLocaleString('en-US')} ft`}
-      </Heading>
-      {PRODUCTS.map((product) => {
-        const rows = (['quart', 'pint'] as const).map((jar) => ({
-          jar,
-          row: findTestedRow({ product: product.product, pack: product.pack, jar, method: 'boiling-water' }),
-        }));
-        const source = rows.map(({ row }) => (row.kind === 'testedRow' ? sourceLine(row) : '')).find(Boolean);
-        return (
-          <View key={product.product} className="border-t border-hair py-2">
-            <Words weight={700}>{product.name}</Words>
-            <View className="flex-row flex-wrap items-center gap-x-5 gap-y-1 py-1">
-              {rows.map(({ jar, row }) => (
-                <View key={jar} className="flex-row items-center gap-2">
-                  <JarDrawing size={jar} quartPx={30} look="here" {...hueOfProduct(product.product)} />
-                  <Words>
-                    <Words size="lead" weight={800}>
-                      {row.kind === 'refusal'
-                        ? 'none'
-                        : altitudeFt === null
-                          ? row.bandMinutes.join(', ')
-                          : row.bandMinutes[altitudeBand(altitudeFt).index]}
-                    </Words>{' '}
-                    min, {JARS[jar].several}
-                  </Words>
-                </View>
-              ))}
-            </View>
-            <Words size="small" tone="ink-2">
-              {source}.
-            </Words>
-          </View>
-        );
-      })}
-      <Words tone="ink-2" className="border-t border-hair pt-3">
-        Times hold only for the food, jar and pack they were tested with. Your local extension office and codes come
-        first.
-      </Words>
     </View>
   );
 }

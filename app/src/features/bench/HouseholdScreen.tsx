@@ -1,18 +1,20 @@
-import { CANNERS } from '@hoddle/core/handbook/canners';
 import { altitudeBand } from '@hoddle/core/process/altitudeBand';
 import { useRouter } from 'expo-router';
-import { type ReactNode } from 'react';
-import { Pressable, TextInput, View } from 'react-native';
+import { View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
 import { AltitudeBands } from '@/ui/AltitudeBands';
 import { Choice } from '@/ui/Choice';
 import { Key } from '@/ui/Key';
+import { RadioRow } from '@/ui/RadioRow';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Stepper } from '@/ui/Stepper';
+import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
-import { householdFrom, useHouseholdDraft } from './useHouseholdDraft';
+import { BARE_CELLS } from '@/features/process/bandCells';
+import { FindAltitude } from './FindAltitude';
+import { BOILING_CANNERS, householdFrom, useHouseholdDraft } from './useHouseholdDraft';
 
 /** Altitude and canner, set once; a change counts from the next batch on. */
 export function HouseholdScreen() {
@@ -37,32 +39,29 @@ export function HouseholdScreen() {
     >
       <View className={wide ? 'flex-row gap-10' : 'gap-6'}>
         <View className={`gap-3 ${wide ? 'flex-1' : ''}`}>
-          <Field label="Household">
-            <Typed label="Household" value={draft.name} onChange={(name) => change({ name })} />
-          </Field>
-          <Field label="Altitude of the kitchen">
-            <View className="flex-row gap-3">
-              <View className="flex-1">
-                <Typed
-                  label="Altitude of the kitchen"
-                  value={draft.altitude}
-                  onChange={(typed) => change({ altitude: typed })}
-                  numeric
-                />
-              </View>
-              <View className="w-[130px]">
-                <Choice
-                  label="Feet or metres"
-                  value={draft.altitudeUnit}
-                  onChoose={(altitudeUnit) => change({ altitudeUnit })}
-                  options={[
-                    { value: 'ft', words: 'ft' },
-                    { value: 'm', words: 'm' },
-                  ]}
-                />
-              </View>
+          <TextField label="Household" value={draft.name} onChange={(name) => change({ name })} />
+          <View className="flex-row items-end gap-3">
+            <View className="flex-1">
+              <TextField
+                label="Altitude of the kitchen"
+                value={draft.altitude}
+                onChange={(typed) => change({ altitude: typed })}
+                numeric
+                wrong={altitude.kind === 'slip'}
+              />
             </View>
-          </Field>
+            <View className="w-[130px]">
+              <Choice
+                label="Feet or metres"
+                value={draft.altitudeUnit}
+                onChoose={(altitudeUnit) => change({ altitudeUnit })}
+                options={[
+                  { value: 'ft', words: 'ft' },
+                  { value: 'm', words: 'm' },
+                ]}
+              />
+            </View>
+          </View>
           {altitude.kind === 'slip' && (
             <Words role="alert" weight={700}>
               {altitude.sentence}
@@ -71,28 +70,34 @@ export function HouseholdScreen() {
           {altitude.kind === 'set' && draft.altitudeUnit === 'm' && (
             <Words>{altitude.altitudeFt.toLocaleString('en-US')} ft, rounded up.</Words>
           )}
-          <AltitudeBands chosen={band?.index} />
-          <Words tone="ink-2">
-            A map with contour lines or the nearest weather station tells it. In doubt take the higher band: longer is
-            safe, shorter is not.
-          </Words>
+          <AltitudeBands cells={BARE_CELLS} chosen={band?.index} />
+          <FindAltitude />
+          <Heading>Units</Heading>
+          <Choice
+            label="Units"
+            value={draft.units}
+            onChoose={(units) => change({ units })}
+            options={[
+              { value: 'us', words: 'lb, ft, F' },
+              { value: 'metric', words: 'kg, m, C' },
+            ]}
+          />
+          <Words tone="ink-2">Spoons, cups and inches of headspace stay as the tables print them.</Words>
         </View>
         <View className={`gap-3 ${wide ? 'flex-1' : ''}`}>
           <Heading>Canner</Heading>
-          <Field label="Its name">
-            <Typed label="Its name" value={draft.cannerName} onChange={(cannerName) => change({ cannerName })} />
-          </Field>
+          <TextField label="Its name" value={draft.cannerName} onChange={(cannerName) => change({ cannerName })} />
           <View role="radiogroup" aria-label="Kind of canner" className="gap-2">
             {household.canners[0] && (
-              <KindRow
+              <RadioRow
                 words="as it is now"
                 chosen={draft.cannerKind === 'own'}
                 onPress={() => chooseKind('own')}
                 note={`${household.canners[0].insideDiameterIn} in wide, ${household.canners[0].insideHeightIn} in deep`}
               />
             )}
-            {CANNERS.map(({ canner, insideDiameterIn, insideHeightIn }) => (
-              <KindRow
+            {BOILING_CANNERS.map(({ canner, insideDiameterIn, insideHeightIn }) => (
+              <RadioRow
                 key={canner}
                 words={canner}
                 note={`${insideDiameterIn} in wide, ${insideHeightIn} in deep`}
@@ -117,66 +122,5 @@ export function HouseholdScreen() {
         </View>
       </View>
     </Screen>
-  );
-}
-
-function Field({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <View className="gap-1">
-      <Words size="label" weight={600}>
-        {label}
-      </Words>
-      {children}
-    </View>
-  );
-}
-
-function Typed({
-  label,
-  value,
-  onChange,
-  numeric,
-}: {
-  label: string;
-  value: string;
-  onChange: (typed: string) => void;
-  numeric?: boolean;
-}) {
-  return (
-    <TextInput
-      aria-label={label}
-      value={value}
-      onChangeText={onChange}
-      inputMode={numeric ? 'decimal' : 'text'}
-      autoComplete="off"
-      className="min-h-[52px] rounded-key border-2 border-key-edge bg-plate px-3 font-bold text-lead text-ink"
-    />
-  );
-}
-
-function KindRow({
-  words,
-  note,
-  chosen,
-  onPress,
-}: {
-  words: string;
-  note: string;
-  chosen: boolean;
-  onPress: () => void;
-}) {
-  return (
-    <Pressable
-      role="radio"
-      aria-checked={chosen}
-      onPress={onPress}
-      className={`min-h-[52px] justify-center rounded-key px-3 py-1 ${chosen ? 'bg-plate' : ''}`}
-      style={{ boxShadow: chosen ? 'inset 0 0 0 3px #1D3F8F' : 'inset 0 0 0 2px #6C7A8C' }}
-    >
-      <Words weight={chosen ? 700 : 500}>{words}</Words>
-      <Words size="small" tone="ink-2">
-        {note}
-      </Words>
-    </Pressable>
   );
 }

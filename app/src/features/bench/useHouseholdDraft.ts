@@ -5,10 +5,14 @@ import { readNumber } from '@hoddle/core/measure/readNumber';
 import { useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
 
+/** The kinds of canner that a plan can be made for. */
+export const BOILING_CANNERS = CANNERS.filter(({ method }) => method === 'boiling-water');
+
 export interface HouseholdDraft {
   readonly name: string;
   readonly altitude: string;
   readonly altitudeUnit: 'ft' | 'm';
+  readonly units: Household['units'];
   readonly cannerName: string;
   /** Row of the handbook's canners the measures come from; `own` keeps the household's. */
   readonly cannerKind: string;
@@ -43,14 +47,15 @@ export function useHouseholdDraft(household: Household) {
     name: household.name,
     altitude: household.altitudeFt === null ? '' : String(household.altitudeFt),
     altitudeUnit: 'ft',
+    units: household.units,
     cannerName: canner?.name ?? 'Big pot',
-    cannerKind: canner ? 'own' : (CANNERS[0]?.canner ?? ''),
-    quarts: canner?.declaredQuarts ?? CANNERS[0]?.declaredQuarts ?? 7,
-    pints: canner?.declaredPints ?? CANNERS[0]?.declaredPints ?? 9,
+    cannerKind: canner ? 'own' : (BOILING_CANNERS[0]?.canner ?? ''),
+    quarts: canner?.declaredQuarts ?? BOILING_CANNERS[0]?.declaredQuarts ?? 7,
+    pints: canner?.declaredPints ?? BOILING_CANNERS[0]?.declaredPints ?? 9,
   });
   const change = (part: Partial<HouseholdDraft>) => setDraft((before) => ({ ...before, ...part }));
   const chooseKind = (cannerKind: string) => {
-    const row = CANNERS.find((candidate) => candidate.canner === cannerKind);
+    const row = BOILING_CANNERS.find((candidate) => candidate.canner === cannerKind);
     change({ cannerKind, ...(row && { quarts: row.declaredQuarts, pints: row.declaredPints }) });
   };
   return { draft, change, chooseKind, altitude: readAltitude(draft.altitude, draft.altitudeUnit) };
@@ -58,9 +63,9 @@ export function useHouseholdDraft(household: Household) {
 
 /** The household as the draft has it. */
 export function householdFrom(draft: HouseholdDraft, altitudeFt: number | null, before: Household): Household {
-  const row = CANNERS.find((candidate) => candidate.canner === draft.cannerKind);
+  const row = BOILING_CANNERS.find((candidate) => candidate.canner === draft.cannerKind);
   const known = before.canners[0];
-  const measures = row ?? known ?? CANNERS[0];
+  const measures = row ?? known ?? BOILING_CANNERS[0];
   if (!measures) throw new Error('the handbook has no canners');
   const canner: Household['canners'][number] = {
     id: known?.id ?? uuidV7(),
@@ -72,5 +77,11 @@ export function householdFrom(draft: HouseholdDraft, altitudeFt: number | null, 
     declaredQuarts: draft.quarts,
     declaredPints: draft.pints,
   };
-  return { ...before, name: draft.name.trim(), altitudeFt, canners: [canner, ...before.canners.slice(1)] };
+  return {
+    ...before,
+    name: draft.name.trim(),
+    altitudeFt,
+    units: draft.units,
+    canners: [canner, ...before.canners.slice(1)],
+  };
 }

@@ -13,6 +13,7 @@ import { PHASE_WORDS } from '@/features/day/phaseWords';
 import { IN_CANNER, type RunningLoad, useLoad, useLoads } from '@/features/kitchen/useLoad';
 import { DosePart } from '@/features/process/DosePart';
 import { ProcessPart } from '@/features/process/ProcessPart';
+import { usePages } from '@/features/process/usePages';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { hueOfProduct } from '@/ui/colours';
@@ -53,7 +54,8 @@ function Load({ running }: { running: RunningLoad }) {
     (other) =>
       other.batch.cannerId === batch.cannerId && other.load.id !== load.id && IN_CANNER.includes(other.state.phase),
   );
-  const row = findTestedRow({ ...batch });
+  const pages = usePages();
+  const row = findTestedRow(batch, pages);
   const planned = state.phase === 'planned';
   const toKitchen = () => router.navigate({ pathname: '/kitchen/[loadId]', params: { loadId: load.id } });
   const start = () => {
@@ -101,7 +103,7 @@ function Load({ running }: { running: RunningLoad }) {
         <View className="flex-1 gap-4">
           {row.kind === 'testedRow' && (
             <>
-              <ProcessPart row={row} jar={batch.jar} altitudeFt={batch.altitudeFt} />
+              <ProcessPart row={row} altitudeFt={batch.altitudeFt} checkedRows={pages.checkedRows} />
               <View className="border-t-2 border-hair pt-3">
                 <DosePart row={row} jar={batch.jar} jars={jars} />
               </View>

@@ -2,6 +2,7 @@ import { type Batch } from '@hoddle/core/day/batch';
 import { dayOf } from '@hoddle/core/day/dayOf';
 import { forwardSchedule } from '@hoddle/core/day/forwardSchedule';
 import { PRODUCTS } from '@hoddle/core/handbook/products';
+import { usualPack } from '@hoddle/core/handbook/usualPack';
 import fc from 'fast-check';
 import { stepLines, stoveLanes } from './stripLayout';
 
@@ -17,7 +18,7 @@ const batchArbitrary = fc
     id,
     product: product.product,
     jar,
-    pack: product.pack,
+    pack: usualPack(product),
     method: 'boiling-water',
     altitudeFt: 3_420,
     processMinutes: 55,

@@ -1,6 +1,6 @@
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { View } from 'react-native';
-import { pounds } from '@/ui/amountWords';
+import { useMassWords } from '@/store/useUnits';
 import { Basket } from '@/ui/Basket';
 import { hueOfCrop } from '@/ui/colours';
 import { Fuse } from '@/ui/Fuse';
@@ -11,15 +11,16 @@ import { type CropOnHand } from './useOnHand';
 
 /** A crop on hand with a burning fuse for each age; the whole row leads to what it makes. */
 export function CropRow({ item, now }: { item: CropOnHand; now: number }) {
+  const mass = useMassWords();
   const { crop, massKg, softKg, lots } = item;
   const { name } = produceRow(crop);
   const place = [...new Set(lots.map((lot) => PLACE_WORDS[lot.place]))].join(', ');
   const parts =
-    softKg > 0.01 && massKg - softKg > 0.01 ? `${pounds(massKg - softKg)} sound, ${pounds(softKg)} soft` : place;
+    softKg > 0.01 && massKg - softKg > 0.01 ? `${mass(massKg - softKg)} sound, ${mass(softKg)} soft` : place;
   return (
     <RowLink
       href={{ pathname: '/harvest/makes', params: { crop } }}
-      label={`${name}, ${pounds(massKg)}, ${lots.map((lot) => keepingOf(lot, now).words).join(', ')}. See what it makes.`}
+      label={`${name}, ${mass(massKg)}, ${lots.map((lot) => keepingOf(lot, now, mass).words).join(', ')}. See what it makes.`}
       className="py-2"
     >
       <View className="flex-row items-end gap-3">
@@ -34,7 +35,7 @@ export function CropRow({ item, now }: { item: CropOnHand; now: number }) {
         </View>
         <View className="self-center">
           <Words size="head" weight={800}>
-            {pounds(massKg)}
+            {mass(massKg)}
           </Words>
         </View>
       </View>
@@ -44,7 +45,7 @@ export function CropRow({ item, now }: { item: CropOnHand; now: number }) {
             key={`${lot.pickId} ${lot.ripeness}`}
             hue={hueOfCrop(crop).hue}
             daysInAll={lot.keepsDays}
-            {...keepingOf(lot, now)}
+            {...keepingOf(lot, now, mass)}
           />
         ))}
       </View>

@@ -1,8 +1,8 @@
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { PRODUCE, type ProduceId } from '@hoddle/core/handbook/produce';
 import { keepsUntil } from '@hoddle/core/harvest/keeping';
-import { UNIT_WORDS } from '@hoddle/core/measure/amount';
-import { PRODUCTS } from '@hoddle/core/handbook/products';
+import { UNITS } from '@hoddle/core/measure/amount';
+import { productsOf } from '@hoddle/core/handbook/products';
 import { estimateJars } from '@hoddle/core/yields/estimateJars';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { useRouter } from 'expo-router';
@@ -24,6 +24,9 @@ import { UnitKeys } from './UnitKeys';
 import { type DraftReading, type PickDraft, pickFrom, readDraft, usePickEntry } from './usePickEntry';
 
 const RECENT = 4;
+
+/** What stands in front while nothing was picked yet. */
+const STARTERS: readonly ProduceId[] = ['tomato-paste', 'tomato-slicing', 'damson', 'bean-snap'];
 
 /** "68 lb of paste tomatoes, picked today, 12 lb of it soft": one hand, in the garden. */
 export function PickScreen() {
@@ -63,7 +66,7 @@ export function PickScreen() {
             label="Picked"
             large
             typed={draft.amount}
-            unitWords={UNIT_WORDS[draft.unit][1]}
+            unitWords={UNITS[draft.unit].several}
             active={field === 'amount'}
             wrong={reading.kind === 'slip' && reading.field === 'amount'}
             onFocus={() => setField('amount')}
@@ -115,7 +118,7 @@ export function PickScreen() {
 
 function recentCrops(picks: readonly { crop: ProduceId; pickedAt: number }[]): ProduceId[] {
   const lately = [...picks].sort((a, b) => b.pickedAt - a.pickedAt).map(({ crop }) => crop);
-  return [...new Set([...lately, 'tomato-paste' as const, ...PRODUCE.map(({ crop }) => crop)])].slice(0, RECENT);
+  return [...new Set([...lately, ...STARTERS, ...PRODUCE.map(({ crop }) => crop)])].slice(0, RECENT);
 }
 
 interface CropKeysProps {
@@ -214,7 +217,7 @@ function Outlook({
 }) {
   const pick = pickFrom(draft, reading, '', now);
   const { until } = keepsUntil(pick, pick.softKg > 0 ? 'soft' : 'sound');
-  const product = PRODUCTS.find(({ crops }) => crops.includes(draft.crop));
+  const product = productsOf(draft.crop)[0];
   const estimate = product && estimateJars(draft.crop, pick.massKg, product.product, 'quart');
   const start = pick.softKg > 0 ? 'Use the soft ones by' : 'Keeps to';
   return (
@@ -224,7 +227,7 @@ function Outlook({
       </Words>
       <Words>
         {estimate?.kind === 'estimate' && product
-          ? `Likely ${countJars(estimate.jars.p50, 'quart')} ${product.shortName}`
+          ? `Likely ${countJars(estimate.jars.p50, 'quart')} ${product.name.toLowerCase()}`
           : 'No tested product for it in Hoddle yet.'}
       </Words>
     </View>

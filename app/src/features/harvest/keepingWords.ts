@@ -1,6 +1,5 @@
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { type Place } from '@hoddle/core/harvest/pick';
-import { pounds } from '@/ui/amountWords';
 import { weekday } from '@/ui/clockWords';
 import { format, isSameDay } from 'date-fns';
 
@@ -13,10 +12,14 @@ export const PLACE_WORDS: Readonly<Record<Place, string>> = {
 };
 
 /** How long a lot still keeps, in days and in words: "12 lb soft, use by Sunday", "Thursday", "past its time". */
-export function keepingOf(lot: Lot, now: number): { daysLeft: number; words: string; urgent: boolean } {
+export function keepingOf(
+  lot: Lot,
+  now: number,
+  mass: (massKg: number) => string,
+): { daysLeft: number; words: string; urgent: boolean } {
   const daysLeft = (lot.until - now) / DAY_MS;
   const day = isSameDay(lot.until, now) ? 'today' : daysLeft <= 6 ? weekday(lot.until) : format(lot.until, 'd MMM');
-  const start = lot.ripeness === 'soft' ? `${pounds(lot.massKg)} soft, ` : '';
+  const start = lot.ripeness === 'soft' ? `${mass(lot.massKg)} soft, ` : '';
   if (daysLeft <= 0) return { daysLeft: 0, words: `${start}past its time`, urgent: true };
   return {
     daysLeft,

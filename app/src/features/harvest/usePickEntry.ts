@@ -1,7 +1,7 @@
 import { produceRow, type ProduceId } from '@hoddle/core/handbook/produce';
 import { massOf } from '@hoddle/core/harvest/massOf';
 import { type Pick as HarvestPick, type Place } from '@hoddle/core/harvest/pick';
-import { type HarvestUnit, UNIT_WORDS } from '@hoddle/core/measure/amount';
+import { type HarvestUnit, unitWords } from '@hoddle/core/measure/amount';
 import { readAmount } from '@hoddle/core/measure/readAmount';
 import { useState } from 'react';
 
@@ -60,8 +60,7 @@ function readField(typed: string, { crop, unit }: PickDraft): FieldReading {
   const mass = massOf(amount, crop);
   if (mass.kind === 'refusal') return { kind: 'slip', sentence: mass.reason };
   const figure = typed.replace(/[a-z#.\s-]+$/i, '').trim() || '1';
-  const [one, several] = UNIT_WORDS[amount.unit];
-  return { kind: 'mass', massKg: mass.massKg, told: `${figure} ${amount.value > 1 ? several : one}` };
+  return { kind: 'mass', massKg: mass.massKg, told: `${figure} ${unitWords(amount.value, amount.unit)}` };
 }
 
 /** The pick a ready draft stands for. */

@@ -65,7 +65,7 @@ function Kitchen({ running }: { running: RunningLoad }) {
               {canner}
             </Words>
             <Words size="lead" tone="milk-2" weight={500}>
-              {productRow(batch.product).shortName}, load {load.number} of {batch.loads.length}
+              {productRow(batch.product).name.toLowerCase()}, load {load.number} of {batch.loads.length}
             </Words>
           </View>
           <TickingPhase running={running} onTap={tap} />

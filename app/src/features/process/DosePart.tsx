@@ -1,31 +1,32 @@
 import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
+import { ML_PER_TBSP, ML_PER_TSP } from '@hoddle/core/measure/amount';
+import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
-import { type TestedRow } from '@hoddle/core/process/findProcess';
+import { type TestedRow } from '@hoddle/core/process/testedRow';
 import { syrupFor } from '@hoddle/core/supplies/syrupFor';
 import { View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
-import { COLOURS, hueOfProduct } from '@/ui/colours';
+import { COLOURS, hueOfCrop, hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { Words } from '@/ui/Words';
-
-const TBSP_PER_CUP = 16;
 
 interface DosePartProps {
   row: TestedRow;
   jar: JarSize;
-  /** Jars the totals are told for. */
-  jars: number;
+  /** Jars the totals are told for; without a number there are none. */
+  jars?: number;
 }
 
 /** What goes into every jar: the acid dose drawn as spoons, the headspace, and the syrup where there is one. */
 export function DosePart({ row, jar, jars }: DosePartProps) {
   const { one } = JARS[jar];
   const { acid, headspaceIn, product } = row;
-  const syrup = product.product === 'plums' ? syrupFor('light', jar, jars) : undefined;
+  const syrup = jars !== undefined && product?.sequence.includes('syrup') ? syrupFor('light', jar, jars) : undefined;
+  const colours = product ? hueOfProduct(product.product) : hueOfCrop('mixed');
   return (
     <View className="flex-row items-start gap-3">
       <View className="flex-row items-center pt-1">
-        <JarDrawing size={jar} quartPx={58} look="here" {...hueOfProduct(product.product)} />
+        <JarDrawing size={jar} quartPx={58} look="here" {...colours} />
         {acid && <Spoons count={acid.bottledLemonJuiceTbsp} />}
       </View>
       <View className="flex-1">
@@ -47,19 +48,24 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
               </Words>{' '}
               citric acid
             </Words>
+            {acid.vinegarTbsp !== undefined && (
+              <Words size="label" tone="ink-2">
+                or {printFraction(acid.vinegarTbsp)} Tbsp vinegar of 5 %, which can be tasted.
+              </Words>
+            )}
+            {jars !== undefined && (
+              <Words size="label" tone="ink-2">
+                {countJars(jars, jar)}: {printMeasures(acid.bottledLemonJuiceTbsp * jars * ML_PER_TBSP, { up: true })},
+                or {printMeasures(acid.citricAcidTsp * jars * ML_PER_TSP, { up: true })}.
+              </Words>
+            )}
             <Words size="label" tone="ink-2">
-              or {printFraction(acid.vinegarTbsp)} Tbsp vinegar of 5 %, which can be tasted.
-            </Words>
-            <Words size="label" tone="ink-2">
-              {countJars(jars, jar)}: {juiceWords(acid.bottledLemonJuiceTbsp * jars)}, or{' '}
-              {printFraction(acid.citricAcidTsp * jars)} tsp.
-            </Words>
-            <Words size="label" tone="ink-2">
-              Without it tomatoes may not be acid enough to keep botulism out. Fresh lemons vary and do not count.
+              Without it {product?.productClass === 'tomato' ? 'tomatoes' : 'they'} may not be acid enough to keep
+              botulism out. Fresh lemons vary and do not count.
             </Words>
           </>
         )}
-        {syrup && (
+        {syrup && jars !== undefined && (
           <Words>
             Light syrup, {syrup.percentSugar} %, for {countJars(jars, jar)}: {printFraction(syrup.waterCups)} cups
             water, {printFraction(syrup.sugarCups)} cups sugar. Juice or water will do as well.
@@ -69,13 +75,6 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
       </View>
     </View>
   );
-}
-
-/** 16 tablespoons are a cup: nobody counts 42 spoons. Rounded up, since an acid dose is never short. */
-function juiceWords(tbsp: number): string {
-  return tbsp < TBSP_PER_CUP
-    ? `${printFraction(tbsp)} Tbsp`
-    : `${printFraction(Math.ceil((tbsp / TBSP_PER_CUP) * 8) / 8)} cups`;
 }
 
 /** Spoons full of acid, one for each whole or begun tablespoon. */

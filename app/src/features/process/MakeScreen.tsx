@@ -1,12 +1,13 @@
 import { JAR_SIZES, countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
-import { findTestedRow } from '@hoddle/core/process/findProcess';
+import { usualPack } from '@hoddle/core/handbook/usualPack';
+import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
-import { pounds } from '@/ui/amountWords';
+import { useMassWords } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';
 import { clockTime, weekday } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
@@ -22,6 +23,7 @@ import { LoadsPart } from './LoadsPart';
 import { ProcessPart } from './ProcessPart';
 import { RefusalPart } from './RefusalPart';
 import { useMakeDraft } from './useMakeDraft';
+import { usePages } from './usePages';
 
 const OFFERED: readonly JarSize[] = ['pint', 'quart', 'half-gallon'];
 
@@ -44,25 +46,30 @@ export function MakeScreen(params: { crop: string; product: string; jar: string 
 
 function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductRow; firstJar: JarSize }) {
   const router = useRouter();
+  const mass = useMassWords();
   const wide = useIsWide();
   const enter = useHouseholdStore((store) => store.enter);
   const { household } = useHousehold();
   const draft = useMakeDraft(item, product, firstJar);
   const { jar, jars, capacity, canner } = draft;
   const colours = hueOfProduct(product.product);
-  const row = findTestedRow({ product: product.product, pack: product.pack, jar, method: 'boiling-water' });
+  const pages = usePages();
+  const asked = { product, pack: usualPack(product), jar, method: 'boiling-water' } as const;
+  const row = findTestedRow({ ...asked, product: product.product }, pages);
   const plan = () => {
     const batch = draft.toBatch();
     if (!batch) return;
     enter({ kind: 'batch', batch });
     router.navigate('/plan');
   };
-  const ready = row.kind === 'testedRow' && household.altitudeFt !== null && capacity?.kind === 'holds' && jars > 0;
+  const isTestedHere =
+    row.kind === 'testedRow' && household.altitudeFt !== null && processAt(row, household.altitudeFt).kind === 'tested';
+  const ready = isTestedHere && capacity?.kind === 'holds' && jars > 0;
   return (
     <Screen
       station="plan"
       title={product.name}
-      note={`From ${pounds(item.massKg)}: ${draft.range.p10} to ${draft.range.p90} ${JARS[jar].several}, likely ${draft.range.p50}`}
+      note={`From ${mass(item.massKg)}: ${draft.range.p10} to ${draft.range.p90} ${JARS[jar].several}, likely ${draft.range.p50}`}
       backTo={`/harvest/makes?crop=${item.crop}`}
       foot={ready ? <Key tall words={`Plan ${countJars(jars, jar)}`} onPress={plan} /> : undefined}
     >
@@ -81,16 +88,10 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
             }))}
           />
           {row.kind === 'refusal' ? (
-            <RefusalPart
-              refusal={row}
-              product={product}
-              jar={jar}
-              altitudeFt={household.altitudeFt}
-              onTake={draft.setJar}
-            />
+            <RefusalPart refusal={row} asked={asked} altitudeFt={household.altitudeFt} onJar={draft.setJar} />
           ) : (
             <>
-              <ProcessPart row={row} jar={jar} altitudeFt={household.altitudeFt} />
+              <ProcessPart row={row} altitudeFt={household.altitudeFt} checkedRows={pages.checkedRows} />
               <View className="border-t-2 border-hair pt-3">
                 <DosePart row={row} jar={jar} jars={jars} />
               </View>
@@ -119,7 +120,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                 />
                 <View>
                   <Words className="pb-1">
-                    {countJars(jars, jar)}: likely {pounds(draft.need.p50)}, {pounds(draft.need.p90)} to be sure
+                    {countJars(jars, jar)}: likely {mass(draft.need.p50)}, {mass(draft.need.p90)} to be sure
                   </Words>
                   <ProduceBar hue={colours.hue} softKg={item.softKg} usedKg={draft.usedKg} totalKg={item.massKg} />
                 </View>

@@ -9,7 +9,7 @@ if (row.kind === 'refusal') throw new Error(row.reason);
 
 // USDA Complete Guide to Home Canning, 2015, guide 3: crushed tomatoes in quarts, 45 / 50 / 55 / 60 min by band.
 test('without an altitude the whole strip is shown and no single number', () => {
-  render(<ProcessPart row={row} jar="quart" altitudeFt={null} />);
+  render(<ProcessPart row={row} altitudeFt={null} />);
   expect(
     screen.getByLabelText(/to 1,000 ft: 45 min; .*3,000 ft: 50 min; .*6,000 ft: 55 min; above 6,000 ft: 60 min$/),
   ).toBeTruthy();
@@ -18,7 +18,7 @@ test('without an altitude the whole strip is shown and no single number', () => 
 });
 
 test('with one, its minutes stand large with the source as recalled', () => {
-  render(<ProcessPart row={row} jar="quart" altitudeFt={3_420} />);
+  render(<ProcessPart row={row} altitudeFt={3_420} />);
   expect(screen.getByLabelText(/3,001 to 6,000 ft: 55 min, yours/)).toBeTruthy();
   expect(screen.getByText(/guide 3, as recalled/)).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'Set the altitude' })).toBeNull();

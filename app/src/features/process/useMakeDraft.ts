@@ -4,18 +4,22 @@ import { type Batch } from '@hoddle/core/day/batch';
 import { type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { takeForBatch } from '@hoddle/core/harvest/takeForBatch';
+import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { findProcess } from '@hoddle/core/process/findProcess';
+import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { estimateJars, massForJarsKg } from '@hoddle/core/yields/estimateJars';
 import { useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
 import { type CropOnHand } from '@/features/harvest/useOnHand';
 import { householdNow, useHousehold } from '@/store/useHousehold';
+import { usePages } from './usePages';
 
 const STEP_MS = 15 * 60_000;
 
 /** Draft of a batch: jar, how many, how split, when. What follows from it is worked out at each look. */
 export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: JarSize) {
   const { household } = useHousehold();
+  const pages = usePages();
   const [jar, setJar] = useState(firstJar);
   const [style, setStyle] = useState<LoadStyle>('full');
   const [asked, setAsked] = useState<number>();
@@ -34,17 +38,17 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     if (!canner || household.altitudeFt === null || loads.length === 0) return undefined;
     const question = {
       product: product.product,
-      pack: product.pack,
+      pack: usualPack(product),
       jar,
       method: 'boiling-water' as const,
       altitudeFt: household.altitudeFt,
     };
-    const tested = findProcess(question);
+    const tested = findProcess(question, pages);
     if (tested.kind === 'refusal') return undefined;
     return {
       ...question,
       id: uuidV7(),
-      processMinutes: tested.minutes,
+      processMinutes: plannedProcess(tested).minutes,
       cannerId: canner.id,
       startAt,
       uses,

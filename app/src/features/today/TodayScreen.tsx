@@ -9,6 +9,8 @@ import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
 import { type Day, useDay } from '@/features/day/useDay';
 import { LidsToPress } from '@/features/pantry/LidsToPress';
 import { useHousehold, useNow } from '@/store/useHousehold';
+import { useMassWords } from '@/store/useUnits';
+import { altitudeWords } from '@/ui/amountWords';
 import { clockTime, longDay, weekday } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
@@ -28,7 +30,7 @@ export function TodayScreen() {
   const crops = useOnHand();
   const day = useDay();
   const altitude =
-    household.altitudeFt === null ? 'altitude not set' : `${household.altitudeFt.toLocaleString('en-US')} ft`;
+    household.altitudeFt === null ? 'altitude not set' : altitudeWords(household.altitudeFt, household.units);
   return (
     <Screen station="today" title={longDay(now)} note={[household.name, altitude].filter(Boolean).join(', ')} bleed>
       <View className={wide ? 'flex-row gap-10 px-8' : ''}>
@@ -105,6 +107,7 @@ function DayPlate({ day, now }: { day: Day; now: number }) {
 
 /** With nothing planned: begin with what spoils first and can go into jars. */
 function NextPlate({ item, now }: { item: CropOnHand; now: number }) {
+  const mass = useMassWords();
   const router = useRouter();
   const { name } = produceRow(item.crop);
   const lot = item.lots[0];
@@ -113,7 +116,7 @@ function NextPlate({ item, now }: { item: CropOnHand; now: number }) {
       <Plate className="gap-3">
         <View>
           <Heading>Next: {name.toLowerCase()}</Heading>
-          <Words>{lot ? `${keepingOf(lot, now).words}: the first to spoil of what is on hand.` : ''}</Words>
+          <Words>{lot ? `${keepingOf(lot, now, mass).words}: the first to spoil of what is on hand.` : ''}</Words>
         </View>
         <Key
           words="See what they make"

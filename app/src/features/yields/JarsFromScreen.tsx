@@ -1,11 +1,13 @@
 import { produceRow, findProduce } from '@hoddle/core/handbook/produce';
 import { countJars, JARS } from '@hoddle/core/handbook/jars';
+import { type ProductRow } from '@hoddle/core/handbook/products';
 import { useRouter } from 'expo-router';
 import { useWindowDimensions, View } from 'react-native';
 import Svg, { Circle, Line } from 'react-native-svg';
 import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
 import { useHousehold } from '@/store/useHousehold';
-import { pounds } from '@/ui/amountWords';
+import { useMassWords } from '@/store/useUnits';
+import { altitudeWords } from '@/ui/amountWords';
 import { COLOURS, hueOfCrop } from '@/ui/colours';
 import { Key } from '@/ui/Key';
 import { ProduceBar } from '@/ui/ProduceBar';
@@ -44,18 +46,19 @@ function JarsFrom({ item }: { item: CropOnHand }) {
   const { household } = useHousehold();
   const wide = useIsWide();
   const { width } = useWindowDimensions();
-  const products = useJarsFrom(item);
+  const mass = useMassWords();
+  const { products, byFormula } = useJarsFrom(item);
   const columnPx = wide ? Math.min(560, (width - 96 - 64 - 32) / 2) : width - 32;
   const quartPx = scaleFor(products, columnPx - 20);
   const { name } = produceRow(item.crop);
   const altitude =
     household.altitudeFt === null
       ? 'Altitude not set: no minutes yet'
-      : `Minutes: tested at ${household.altitudeFt.toLocaleString('en-US')} ft, as recalled`;
+      : `Minutes: tested at ${altitudeWords(household.altitudeFt, household.units)}, as recalled`;
   return (
     <Screen
       station="harvest"
-      title={`${pounds(item.massKg)} ${name.toLowerCase()} makes`}
+      title={`${mass(item.massKg)} ${name.toLowerCase()} makes`}
       backTo="/harvest"
       foot={
         <ProduceBar hue={hueOfCrop(item.crop).hue} softKg={item.softKg} usedKg={item.softKg} totalKg={item.massKg} />
@@ -65,12 +68,13 @@ function JarsFrom({ item }: { item: CropOnHand }) {
       <Words size="label" tone="ink-2" className="pb-2">
         {altitude}
       </Words>
-      {products.length === 0 && <NothingTested item={item} />}
+      {products.length + byFormula.length === 0 && <NothingTested item={item} />}
       <View className={wide ? 'flex-row flex-wrap gap-x-8' : ''}>
         {products.map((product) => (
           <ProductPart key={product.product.product} part={product} item={item} quartPx={quartPx} widthPx={columnPx} />
         ))}
       </View>
+      {byFormula.length > 0 && <ByFormula products={byFormula} />}
     </Screen>
   );
 }
@@ -114,7 +118,7 @@ interface ProductPartProps {
   widthPx: number;
 }
 
-function ProductPart({ part: { product, basis, rows }, item, quartPx, widthPx }: ProductPartProps) {
+function ProductPart({ part: { product, pressureOnly, basis, rows }, item, quartPx, widthPx }: ProductPartProps) {
   return (
     <View className="border-t-2 border-hair pb-2 pt-2" style={{ width: widthPx }}>
       <View className="flex-row items-baseline justify-between">
@@ -124,7 +128,14 @@ function ProductPart({ part: { product, basis, rows }, item, quartPx, widthPx }:
         </Words>
       </View>
       {rows.map((row) => (
-        <SizeRow key={row.jar} row={row} productId={product.product} item={item} quartPx={quartPx} />
+        <SizeRow
+          key={row.jar}
+          row={row}
+          productId={product.product}
+          pressureOnly={pressureOnly}
+          item={item}
+          quartPx={quartPx}
+        />
       ))}
     </View>
   );
@@ -133,24 +144,30 @@ function ProductPart({ part: { product, basis, rows }, item, quartPx, widthPx }:
 function SizeRow({
   row,
   productId,
+  pressureOnly,
   item,
   quartPx,
 }: {
   row: JarsRow;
   productId: string;
+  pressureOnly: boolean;
   item: CropOnHand;
   quartPx: number;
 }) {
-  const { jar, jars, perLoad, loads, minutes } = row;
+  const { jar, jars, perLoad, loads, minutes, pressurePsi } = row;
   const { hue, mark } = hueOfCrop(item.crop);
   const range = `${jars.p10} to ${jars.p90}`;
   const facts = [
-    loads === undefined ? undefined : `${loads} ${loads === 1 ? 'load' : 'loads'}`,
-    minutes === undefined ? undefined : `${minutes} min`,
+    pressureOnly ? 'pressure only' : loads === undefined ? undefined : `${loads} ${loads === 1 ? 'load' : 'loads'}`,
+    minutes === undefined ? undefined : `${minutes} min${pressurePsi === undefined ? '' : ` at ${pressurePsi} psi`}`,
   ];
   return (
     <RowLink
-      href={{ pathname: '/plan/make', params: { crop: item.crop, product: productId, jar } }}
+      href={
+        pressureOnly
+          ? { pathname: '/bench/tested/[product]', params: { product: productId, jar } }
+          : { pathname: '/plan/make', params: { crop: item.crop, product: productId, jar } }
+      }
       label={`${range} ${JARS[jar].several}, likely ${jars.p50}. ${facts.filter(Boolean).join(', ')}. Choose.`}
       className="min-h-[56px] justify-center py-1"
     >
@@ -175,6 +192,31 @@ function SizeRow({
         <Words tone="ink-2">Not enough for a full jar.</Words>
       )}
     </RowLink>
+  );
+}
+
+/** What the crop also becomes by a published formula, each with its tested times. */
+function ByFormula({ products }: { products: readonly ProductRow[] }) {
+  return (
+    <View className="border-t-2 border-hair pt-2">
+      <Heading size="lead">By a formula</Heading>
+      <Words size="label" tone="ink-2" className="pb-1">
+        Jars follow from the measured fruit or juice, not from pounds.
+      </Words>
+      <View className="flex-row flex-wrap gap-2">
+        {products.map(({ product, name }) => (
+          <RowLink
+            key={product}
+            href={{ pathname: '/bench/tested/[product]', params: { product } }}
+            className="min-h-[48px] justify-center rounded-key border-2 border-cobalt px-3"
+          >
+            <Words weight={700} tone="cobalt">
+              {name}
+            </Words>
+          </RowLink>
+        ))}
+      </View>
+    </View>
   );
 }
 

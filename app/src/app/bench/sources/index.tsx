@@ -1,0 +1,3 @@
+import { SourcesScreen } from '@/features/bench/sources/SourcesScreen';
+
+export default SourcesScreen;

@@ -1,0 +1,120 @@
+import { JAR_SIZES, type JarSize } from '@hoddle/core/handbook/jars';
+import { type ProductRow } from '@hoddle/core/handbook/products';
+import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
+import { METHODS } from '@hoddle/core/process/method';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { DosePart } from '@/features/process/DosePart';
+import { ProcessPart } from '@/features/process/ProcessPart';
+import { RefusalPart } from '@/features/process/RefusalPart';
+import { usePages } from '@/features/process/usePages';
+import { useHousehold } from '@/store/useHousehold';
+import { Choice } from '@/ui/Choice';
+import { hueOfProduct } from '@/ui/colours';
+import { HeadspaceDrawing } from '@/ui/HeadspaceDrawing';
+import { Key } from '@/ui/Key';
+import { Words } from '@/ui/Words';
+import { CheckedMark } from './CheckedMark';
+import { JarChoice } from './JarChoice';
+import { MethodChoice } from './MethodChoice';
+import { useTestedQuestion } from './useTestedQuestion';
+
+/** One product: choose jar, pack and canner; then its tested time and all that belongs to it, or why there is none. */
+export function ProductDetail({ product, jar: firstJar }: { product: ProductRow; jar?: JarSize }) {
+  const router = useRouter();
+  const { household } = useHousehold();
+  const { altitudeFt } = household;
+  const pages = usePages();
+  const { question, change } = useTestedQuestion(product, firstJar);
+  const { pack, jar, method } = question;
+  const look = (part: Partial<typeof question>) =>
+    findTestedRow({ ...question, ...part, product: product.product }, pages);
+  const row = look({});
+  const here =
+    row.kind === 'testedRow' && altitudeFt !== null ? processAt(row, altitudeFt, pages.checkedRows) : undefined;
+  const refused = row.kind === 'refusal' ? row : here?.kind === 'refusal' ? here : undefined;
+  const rowId = here?.kind === 'tested' ? here.rowId : undefined;
+  const colours = hueOfProduct(product.product);
+  return (
+    <View className="gap-4">
+      <JarChoice
+        value={jar}
+        onChoose={(size) => change({ jar: size })}
+        colours={colours}
+        isTested={(size) => look({ jar: size }).kind === 'testedRow'}
+        sizes={JAR_SIZES}
+      />
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <Choice
+            label="Pack"
+            value={pack}
+            onChoose={(chosen) => change({ pack: chosen })}
+            options={[
+              { value: 'hot', words: 'hot pack' },
+              { value: 'raw', words: 'raw pack' },
+            ]}
+          />
+        </View>
+      </View>
+      <MethodChoice
+        value={method}
+        onChoose={(chosen) => change({ method: chosen })}
+        isTested={(candidate) => look({ method: candidate }).kind === 'testedRow'}
+        methods={METHODS}
+      />
+      {row.kind === 'testedRow' && here?.kind !== 'refusal' && (
+        <ProcessPart
+          row={row}
+          altitudeFt={altitudeFt}
+          checkedRows={pages.checkedRows}
+          mark={rowId !== undefined ? <CheckedMark rowId={rowId} /> : undefined}
+        />
+      )}
+      {refused && (
+        <RefusalPart
+          refusal={refused}
+          asked={{ product, pack, jar, method }}
+          altitudeFt={altitudeFt}
+          onJar={(size) => change({ jar: size })}
+          onPack={(other) => change({ pack: other })}
+          onMethod={(other) => change({ method: other })}
+        />
+      )}
+      {refused && row.kind === 'testedRow' && <ProcessPart row={row} altitudeFt={altitudeFt} />}
+      {!refused && row.kind === 'testedRow' && (
+        <View className="gap-4 border-t-2 border-hair pt-3">
+          <View className="flex-row items-end gap-4">
+            <HeadspaceDrawing size={jar} headspaceIn={row.headspaceIn} units={household.units} {...colours} />
+            <Words className="flex-1" tone="ink-2">
+              Headspace from the rim down to the food or its liquid. Free the bubbles, top up, look again: too little
+              and it siphons, too much and it discolours.
+            </Words>
+          </View>
+          {row.acid && <DosePart row={row} jar={jar} />}
+          {product.readyAfterDays > 0 && (
+            <Words>
+              At its best after <Words weight={700}>{Math.round(product.readyAfterDays / 7)} weeks</Words> on the shelf.
+            </Words>
+          )}
+          {!product.mayDouble && product.productClass === 'spread' && (
+            <Words>One batch at a time: a doubled one may not set.</Words>
+          )}
+        </View>
+      )}
+      <View className="gap-3 border-t-2 border-hair pt-3">
+        <Words tone="ink-2">
+          In low-acid food and wherever acid falls short, botulism can grow in a sealed jar without any sign. Your local
+          extension office and codes come first.
+        </Words>
+        <Key
+          look="outline"
+          words="Write down a tested source of our own"
+          onPress={() =>
+            router.navigate({ pathname: '/bench/sources/new', params: { product: product.product, jar, pack, method } })
+          }
+        />
+      </View>
+    </View>
+  );
+}

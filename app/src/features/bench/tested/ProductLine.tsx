@@ -1,0 +1,60 @@
+import { JARS } from '@hoddle/core/handbook/jars';
+import { type ProductRow } from '@hoddle/core/handbook/products';
+import { findTestedRow, processAt, testedMethods } from '@hoddle/core/process/findProcess';
+import { memo } from 'react';
+import { View } from 'react-native';
+import { METHOD_NAMES } from '@/features/process/methodNames';
+import { usePages } from '@/features/process/usePages';
+import { useHousehold } from '@/store/useHousehold';
+import { hueOfProduct } from '@/ui/colours';
+import { RowLink } from '@/ui/RowLink';
+import { Words } from '@/ui/Words';
+import { firstQuestion } from './useTestedQuestion';
+
+/** One product of the list: its names, how it is canned, and the minutes of its usual jar, large. */
+export const ProductLine = memo(function ProductLine({ product, chosen }: { product: ProductRow; chosen: boolean }) {
+  const { altitudeFt } = useHousehold().household;
+  const pages = usePages();
+  const question = firstQuestion(product);
+  const row = findTestedRow({ ...question, product: product.product }, pages);
+  const answer = row.kind === 'testedRow' && altitudeFt !== null ? processAt(row, altitudeFt) : undefined;
+  const minutes = answer?.kind === 'tested' ? answer.minutes : undefined;
+  const methods = testedMethods(product).map((method) => METHOD_NAMES[method]);
+  const note = [...product.otherNames, methods.length === 0 ? 'not offered for the shelf' : methods.join(', ')].join(
+    '; ',
+  );
+  const jarWords = minutes === undefined ? '' : `${minutes} min in ${JARS[question.jar].several}`;
+  return (
+    <View role="listitem">
+      <RowLink
+        href={{ pathname: '/bench/tested/[product]', params: { product: product.product } }}
+        label={[product.name, jarWords, note].filter(Boolean).join('. ')}
+        className={`min-h-[64px] flex-row items-center gap-3 border-t border-hair py-2 pr-2 ${chosen ? 'bg-plate' : ''}`}
+        style={chosen ? { boxShadow: 'inset 0 0 0 3px #1D3F8F', borderRadius: 10 } : undefined}
+      >
+        <View className="h-[44px] w-[6px] rounded" style={{ backgroundColor: hueOfProduct(product.product).hue }} />
+        <View className="flex-1">
+          <Words size="lead" weight={chosen ? 800 : 700}>
+            {product.name}
+          </Words>
+          <Words size="small" tone="ink-2">
+            {note}
+          </Words>
+        </View>
+        {minutes !== undefined && (
+          <View className="items-end">
+            <Words>
+              <Words size="head" weight={800}>
+                {minutes}
+              </Words>{' '}
+              min
+            </Words>
+            <Words size="small" tone="ink-2">
+              {JARS[question.jar].several}
+            </Words>
+          </View>
+        )}
+      </RowLink>
+    </View>
+  );
+});

@@ -1,0 +1,65 @@
+import Search from 'lucide-react-native/icons/search';
+import { type ProductId } from '@hoddle/core/handbook/products';
+import { searchProducts } from '@hoddle/core/handbook/searchProducts';
+import { searchNever } from '@hoddle/core/process/neverOnShelf';
+import { useMemo } from 'react';
+import { TextInput, View } from 'react-native';
+import { RefusalPart } from '@/features/process/RefusalPart';
+import { useHousehold } from '@/store/useHousehold';
+import { COLOURS } from '@/ui/colours';
+import { Heading, Words } from '@/ui/Words';
+import { ProductLine } from './ProductLine';
+
+interface TestedSearchProps {
+  typed: string;
+  onType: (typed: string) => void;
+  chosen?: ProductId;
+}
+
+/** Search as one types: products by any name, and a refusal with its way out for what is never tested. */
+export function TestedSearch({ typed, onType, chosen }: TestedSearchProps) {
+  const { altitudeFt } = useHousehold().household;
+  const found = useMemo(() => searchProducts(typed), [typed]);
+  const never = useMemo(() => searchNever(typed), [typed]);
+  const count = found.length === 1 ? '1 product' : `${found.length} products`;
+  return (
+    <View className="gap-3">
+      <View className="flex-row items-center rounded-key border-2 border-key-edge bg-plate pl-3">
+        <Search size={22} color={COLOURS.ink2} strokeWidth={2.4} />
+        <TextInput
+          aria-label="Search by any name"
+          placeholder="Tomatoes, chutney, beans"
+          placeholderTextColor={COLOURS.ink2}
+          value={typed}
+          onChangeText={onType}
+          autoComplete="off"
+          autoCorrect={false}
+          className="min-h-[52px] flex-1 px-2 font-bold text-lead text-ink"
+        />
+      </View>
+      <Words size="label" tone="ink-2" role="status" aria-live="polite">
+        {count}
+        {altitudeFt === null
+          ? '; altitude not set, so no single number'
+          : `, minutes at ${altitudeFt.toLocaleString('en-US')} ft`}
+      </Words>
+      {never.map((row) => (
+        <View key={row.name} className="gap-1">
+          <Heading>{row.name}</Heading>
+          <RefusalPart refusal={{ reason: row.reason, instead: [...row.instead] }} altitudeFt={altitudeFt} />
+        </View>
+      ))}
+      {found.length === 0 && never.length === 0 && (
+        <Words>
+          Nobody tested that, as far as the handbook knows. Do not take another food’s time for it: eat it fresh, and
+          ask the local extension office.
+        </Words>
+      )}
+      <View role="list" aria-label="Products">
+        {found.map((product) => (
+          <ProductLine key={product.product} product={product} chosen={product.product === chosen} />
+        ))}
+      </View>
+    </View>
+  );
+}
