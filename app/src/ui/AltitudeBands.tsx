@@ -42,6 +42,7 @@ export function AltitudeBands({ cells, chosen, chosenWords, large }: AltitudeBan
             heightPx={(large ? 12 : 0) + LOWEST_PX + i * RISE_PX}
             on={i === chosen}
             words={i === chosen ? chosenWords : undefined}
+            narrow={cells.length > 4}
           />
         ))}
       </View>
@@ -54,15 +55,21 @@ interface StepProps {
   heightPx: number;
   on: boolean;
   words?: string;
+  narrow: boolean;
 }
 
-function Step({ cell: { band, figure, refused }, heightPx, on, words }: StepProps) {
+/** The household's altitude may be wider than its step: it stands centred over it, on one line. */
+const WORDS_PX = 76;
+
+function Step({ cell: { band, figure, refused }, heightPx, on, words, narrow }: StepProps) {
   return (
     <View className="flex-1 items-center">
       {words !== undefined && (
-        <Words size="small" weight={700} tone="cobalt" numberOfLines={1}>
-          {words}
-        </Words>
+        <View style={{ width: WORDS_PX, marginHorizontal: -WORDS_PX / 2 }}>
+          <Words size="small" weight={700} tone="cobalt" className="text-center" numberOfLines={1}>
+            {words}
+          </Words>
+        </View>
       )}
       <View
         className="w-full items-center justify-center overflow-hidden rounded"
@@ -85,13 +92,13 @@ function Step({ cell: { band, figure, refused }, heightPx, on, words }: StepProp
         )}
       </View>
       <Words size="note" weight={on ? 700 : 400} tone={on ? 'ink' : 'ink-2'} numberOfLines={1}>
-        {footWords(band)}
+        {footWords(band, narrow)}
       </Words>
     </View>
   );
 }
 
-function footWords({ upToFt, aboveFt }: AltitudeBand): string {
-  if (upToFt !== Infinity) return `to ${upToFt.toLocaleString('en-US')}`;
+function footWords({ upToFt, aboveFt }: AltitudeBand, narrow: boolean): string {
+  if (upToFt !== Infinity) return `${narrow ? '' : 'to '}${upToFt.toLocaleString('en-US')}`;
   return aboveFt === -Infinity ? 'any altitude' : 'above';
 }

@@ -1,7 +1,7 @@
 import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
 import { useId } from 'react';
 import { View } from 'react-native';
-import Svg, { Defs, Line, Path, Rect } from 'react-native-svg';
+import Svg, { ClipPath, Defs, G, Line, Path, Rect, Text } from 'react-native-svg';
 import { headspaceWords, type Units } from './amountWords';
 import { COLOURS, type Mark } from './colours';
 import { MarkPattern } from './patterns';
@@ -20,7 +20,7 @@ const PX_PER_IN = 40;
 /** How much of the jar is shown from the rim down, in inches. */
 const SHOWN_IN = 2.1;
 const TICK_EVERY_IN = 1 / 4;
-const RULER_PX = 30;
+const RULER_PX = 48;
 
 /** The top of the jar, lid off, true to scale: rim, headspace with its measure, and the food below. */
 export function HeadspaceDrawing({ size, headspaceIn, hue, mark, units }: HeadspaceDrawingProps) {
@@ -45,10 +45,15 @@ export function HeadspaceDrawing({ size, headspaceIn, hue, mark, units }: Headsp
       <Svg width={right + 10} height={bottom + 4} aria-hidden>
         <Defs>
           <MarkPattern id={id} mark={mark} />
+          <ClipPath id={`${id}-glass`}>
+            <Path d={`${glass}Z`} />
+          </ClipPath>
         </Defs>
         <Path d={glass} fill={COLOURS.plate} />
-        <Path d={fillPath({ neckLeft, neckRight, left, right, fillY, bottom })} fill={hue} />
-        <Path d={fillPath({ neckLeft, neckRight, left, right, fillY, bottom })} fill={`url(#${id})`} />
+        <G clipPath={`url(#${id}-glass)`}>
+          <Rect x={left} y={fillY} width={bodyPx} height={bottom - fillY} fill={hue} />
+          <Rect x={left} y={fillY} width={bodyPx} height={bottom - fillY} fill={`url(#${id})`} />
+        </G>
         <Path d={glass} fill="none" stroke={COLOURS.ink} strokeWidth={2.2} strokeLinejoin="round" />
         <Rect x={neckLeft - 3} y={0.5} width={neckRight - neckLeft + 6} height={3.4} rx={1.6} fill={COLOURS.ink} />
         {ticks.map((inches) => (
@@ -62,6 +67,9 @@ export function HeadspaceDrawing({ size, headspaceIn, hue, mark, units }: Headsp
             strokeWidth={1.6}
           />
         ))}
+        <Text x={20} y={6 + PX_PER_IN} fontFamily="Atkinson600" fontSize={12} fill={COLOURS.ink2}>
+          1 in
+        </Text>
         <Path
           d={`M${neckLeft + neckPx / 2 - 9} 4H${neckLeft + neckPx / 2 + 9}M${neckLeft + neckPx / 2} 4V${fillY}M${neckLeft + neckPx / 2 - 9} ${fillY}H${neckLeft + neckPx / 2 + 9}`}
           stroke={COLOURS.cobalt}
@@ -70,25 +78,4 @@ export function HeadspaceDrawing({ size, headspaceIn, hue, mark, units }: Headsp
       </Svg>
     </View>
   );
-}
-
-interface Fill {
-  neckLeft: number;
-  neckRight: number;
-  left: number;
-  right: number;
-  fillY: number;
-  bottom: number;
-}
-
-/** The food below its level, inside the glass: from the neck out to the shoulders. */
-function fillPath({ neckLeft, neckRight, left, right, fillY, bottom }: Fill): string {
-  const top = Math.min(fillY, 26);
-  if (fillY <= 26) {
-    return `M${neckLeft} ${top}V26C${neckLeft} 40 ${left} 40 ${left} 58V${bottom}H${right}V58C${right} 40 ${neckRight} 40 ${neckRight} 26V${top}Z`;
-  }
-  // Below the neck the level lies on the shoulder's curve; at these depths it is near enough to a straight line.
-  const part = Math.min(1, (fillY - 26) / 32);
-  const [a, b] = [neckLeft + (left - neckLeft) * part, neckRight + (right - neckRight) * part];
-  return `M${a} ${fillY}L${left} 58V${bottom}H${right}V58L${b} ${fillY}Z`;
 }

@@ -1,3 +1,4 @@
+import { groupBy } from './groupBy';
 import { type JarSize } from './jars';
 import { type ProcessId } from './products';
 import { type Confidence, type Guide, recalledFrom, type Sourced } from './source';
@@ -168,3 +169,10 @@ export const BOILING_WATER: readonly BoilingWaterRow[] = ROWS.map(
     ...recalledFrom(guide, confidence),
   }),
 );
+
+const BY_PROCESS = groupBy(BOILING_WATER, ({ process }) => process);
+
+/** The rows of one process, in the order of the page; none for food that is only pressure canned. */
+export function boilingWaterRows(process: ProcessId): readonly BoilingWaterRow[] {
+  return BY_PROCESS.get(process) ?? [];
+}

@@ -1,4 +1,5 @@
 import { type Pack } from './boilingWater';
+import { groupBy } from './groupBy';
 import { type JarSize } from './jars';
 import { type ProcessId } from './products';
 import { type Confidence, type Guide, recalledFrom, type Sourced } from './source';
@@ -155,3 +156,10 @@ export const PRESSURE: readonly PressureRow[] = ROWS.map(
     ...recalledFrom(guideOf(process), confidence),
   }),
 );
+
+const BY_PROCESS = groupBy(PRESSURE, ({ process }) => process);
+
+/** The rows of one process, in the order of the page; none for food that nobody tested under pressure. */
+export function pressureRows(process: ProcessId): readonly PressureRow[] {
+  return BY_PROCESS.get(process) ?? [];
+}

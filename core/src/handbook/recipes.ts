@@ -1,3 +1,4 @@
+import { groupBy } from './groupBy';
 import { type ProductId } from './products';
 import { type Confidence } from './source';
 
@@ -101,7 +102,12 @@ export const RECIPES: readonly RecipeRow[] = ROWS.map(([product, mainInputs, low
   confidence,
 }));
 
+const BY_PRODUCT = groupBy(
+  RECIPES.filter(({ confidence }) => confidence !== 'low'),
+  ({ product }) => product,
+);
+
 /** The formulas of a product that may go on the shelf: those recalled with confidence. No row, no formula. */
-export function formulasOf(product: ProductId): RecipeRow[] {
-  return RECIPES.filter((row) => row.product === product && row.confidence !== 'low');
+export function formulasOf(product: ProductId): readonly RecipeRow[] {
+  return BY_PRODUCT.get(product) ?? [];
 }

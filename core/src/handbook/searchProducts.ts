@@ -35,8 +35,8 @@ function theIndex(): MiniSearch<Entry> {
   index.addAll(
     PRODUCTS.map(({ product, name, otherNames, crops, form }) => ({
       id: product,
-      name: `${name} ${product.replaceAll('-', ' ')}`,
-      otherNames: otherNames.join(' '),
+      name,
+      otherNames: `${otherNames.join(' ')} ${product.replaceAll('-', ' ')}`,
       crops: [...new Set(crops.flat())].map((crop) => CROP_NAMES[crop]).join(' '),
       form,
     })),

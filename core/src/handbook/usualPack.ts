@@ -1,5 +1,5 @@
-import { BOILING_WATER, type Pack } from './boilingWater';
-import { PRESSURE } from './pressure';
+import { boilingWaterRows, type Pack } from './boilingWater';
+import { pressureRows } from './pressure';
 import { type ProductRow } from './products';
 
 /**
@@ -15,8 +15,8 @@ export function usualPack(product: ProductRow): Pack {
 /** Every pack with a tested row of any method, hot first. */
 export function packsOf({ process }: ProductRow): Pack[] {
   const packs = new Set<Pack>([
-    ...BOILING_WATER.filter((row) => row.process === process).flatMap((row) => row.packs),
-    ...PRESSURE.filter((row) => row.process === process).map((row) => row.pack),
+    ...boilingWaterRows(process).flatMap((row) => row.packs),
+    ...pressureRows(process).map((row) => row.pack),
   ]);
   return (['hot', 'raw'] as const).filter((pack) => packs.has(pack));
 }

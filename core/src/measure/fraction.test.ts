@@ -7,6 +7,9 @@ test.each([
   [3.5, '3 1/2'],
   [8.35, '8 3/8'],
   [14, '14'],
+  [0.33, '1/3'],
+  [9.33, '9 1/3'],
+  [2 / 3, '2/3'],
   [0, '0'],
 ])('%d is printed as %s', (value, text) => expect(printFraction(value)).toBe(text));
 

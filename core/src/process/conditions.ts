@@ -54,6 +54,9 @@ const METHOD_CONDITIONS: Readonly<Record<Method, readonly string[]>> = {
   ],
 };
 
+/** The conditions that are a formula, in a list of sentences: a screen shows them ingredient by ingredient. */
+export const FORMULA_CONDITION = /^(?:Its formula|One of its formulas): /;
+
 function foodConditions(product: ProductRow): string[] {
   const formulas = formulasOf(product.product);
   if (product.hasFormula) {

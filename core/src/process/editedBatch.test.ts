@@ -46,7 +46,8 @@ test('a formula at any size is the formula', () => {
 
 // Handbook rule 17; USDA Complete Guide to Home Canning, 2015, guide 6, on the acidity of pickles.
 test('less acid, more water, more vegetables, oil or flour: never, in every formula and at any size', () => {
-  const rise = fc.double({ min: 1.1, max: 4, noNaN: true });
+  // From 15 % on: a page that says "10-11 lb" leaves a tenth open by itself.
+  const rise = fc.double({ min: 1.15, max: 4, noNaN: true });
   fc.assert(
     fc.property(anyFormula, rise, fc.double({ min: 0.25, max: 4, noNaN: true }), ({ product, formula }, more, size) => {
       const never = (edited: Formula) => neverIn(changesOf(product, formula, scaled(edited, size)))?.change;

@@ -147,12 +147,8 @@ export function findTestedRow(
   const { pack, jar, method } = question;
   const notOne = notAProcess(method);
   if (!isMethod(method)) {
-    if (notOne !== undefined) return refusal('not-a-process', notOne, testedMethods(product));
-    return refusal(
-      'unknown-method',
-      `${quoted(method)} is no way of processing that was tested.`,
-      testedMethods(product),
-    );
+    if (notOne !== undefined) return refusal('not-a-process', notOne, waysOf(product));
+    return refusal('unknown-method', `${quoted(method)} is no way of processing that was tested.`, waysOf(product));
   }
   if (!isJarSize(jar))
     return refusal('unknown-jar', `No jar ${quoted(jar)} in the handbook.`, [...JAR_SIZES].reverse());
@@ -203,12 +199,18 @@ function unknownProduct(asked: string): Refusal {
   );
 }
 
+/** The methods of a product; for one that is not offered, what is near it. */
+function waysOf(product: ProductRow | undefined): string[] {
+  const methods = testedMethods(product);
+  return methods.length === 0 && product ? similarProducts(product) : methods;
+}
+
 /** The methods with a row for some pack and jar of a product; all of them for a food that is not known. */
 export function testedMethods(product: ProductRow | undefined): Method[] {
   if (!product) return [...METHODS];
   return METHODS.filter((method) =>
     (['hot', 'raw'] as const).some((pack) =>
-      JAR_SIZES.some((jar) => publishedRow({ product, pack, jar, method }).kind === 'testedRow'),
+      JAR_SIZES.some((jar) => fromHandbook(product, product.product, { pack, jar, method }).kind === 'testedRow'),
     ),
   );
 }

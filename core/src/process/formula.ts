@@ -1,4 +1,5 @@
 import { ML_PER_CUP, ML_PER_TBSP, ML_PER_TSP, KG_PER_LB } from '../measure/amount';
+import { printFraction } from '../measure/fraction';
 import { readSpan, type Span } from '../measure/span';
 
 /** What an ingredient does in a formula; a tested time holds for the balance between these. */
@@ -135,6 +136,11 @@ function unitName(unit: string | undefined): string | undefined {
     .replace(/^ounces?$/, 'oz')
     .replace(/^gallons?$/, 'gal')
     .replace(/^(cup|pint|quart)s$/, '$1');
+}
+
+/** A page's decimals as a cook measures them: "0.33 cup" is "1/3 cup". Percentages stay as they are. */
+export function inKitchenFractions(text: string): string {
+  return text.replace(/\d+\.\d+(?!\d*\s*%)/g, (decimal) => printFraction(Number(decimal), 16));
 }
 
 /** Semicolons, but for those in brackets. */

@@ -7,6 +7,15 @@ import { PRODUCTS, type ProductId, type ProductRow } from '../handbook/products'
  * @param most how many at most
  */
 export function similarProducts(product: ProductRow, most = 2): ProductId[] {
+  const known = NEAREST.get(product.product) ?? nearestFirst(product);
+  NEAREST.set(product.product, known);
+  return known.slice(0, most);
+}
+
+/** Worked out once a product: the handbook does not change while the program runs. */
+const NEAREST = new Map<ProductId, ProductId[]>();
+
+function nearestFirst(product: ProductRow): ProductId[] {
   const crops = new Set(product.crops.flat());
   return PRODUCTS.filter((other) => other.product !== product.product && mayBeOffered(other))
     .map((other) => {
@@ -17,7 +26,6 @@ export function similarProducts(product: ProductRow, most = 2): ProductId[] {
     })
     .filter(({ nearness }) => nearness > 0)
     .sort((a, b) => b.nearness - a.nearness)
-    .slice(0, most)
     .map(({ other }) => other.product);
 }
 

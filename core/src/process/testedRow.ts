@@ -1,6 +1,6 @@
-import { BOILING_WATER, type BoilingWaterRow, type Pack } from '../handbook/boilingWater';
+import { type BoilingWaterRow, boilingWaterRows, type Pack } from '../handbook/boilingWater';
 import { JARS, JAR_SIZES, type JarSize } from '../handbook/jars';
-import { PRESSURE, type PressureRow } from '../handbook/pressure';
+import { type PressureRow, pressureRows } from '../handbook/pressure';
 import { type ProductRow } from '../handbook/products';
 import { type Sourced } from '../handbook/source';
 import { type AcidDose, acidDose } from './acidDose';
@@ -81,7 +81,7 @@ export function publishedRow(asked: Asked): TestedRow | Refusal {
 
 function fromBoilingWater(asked: Asked): TestedRow | Refusal {
   const { product, method } = asked;
-  const rows = BOILING_WATER.filter((row) => row.process === product.process && row.confidence !== 'low');
+  const rows = boilingWaterRows(product.process).filter(({ confidence }) => confidence !== 'low');
   if (rows.length === 0) return lowAcid(product);
   if (method === 'low-temperature-bath' && !product.lowTemperatureBath) {
     const reason = `No low-temperature bath is published for ${named(product)}.`;
@@ -124,7 +124,7 @@ const COMMON_WEIGHT_PSI = 10;
 
 function fromPressure(asked: Asked): TestedRow | Refusal {
   const { product, method } = asked;
-  const rows = PRESSURE.filter((row) => row.process === product.process && row.confidence !== 'low');
+  const rows = pressureRows(product.process).filter(({ confidence }) => confidence !== 'low');
   if (rows.length === 0) {
     const reason = `No pressure process is published for ${named(product)}.`;
     return refusal('no-pressure-row', reason, waysBesidesPressure(product));
@@ -217,7 +217,7 @@ function lowAcid(product: ProductRow): Refusal {
 }
 
 function waysBesidesPressure({ process, lowTemperatureBath }: ProductRow): string[] {
-  const longest = Math.min(...BOILING_WATER.filter((row) => row.process === process).map(({ minutes }) => minutes[0]));
+  const longest = Math.min(...boilingWaterRows(process).map(({ minutes }) => minutes[0]));
   return [
     'boiling-water',
     ...(longest <= STEAM_LIMIT_MINUTES ? ['steam'] : []),

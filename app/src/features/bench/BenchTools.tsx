@@ -17,7 +17,7 @@ export function BenchTools() {
   const checked = checkedRows.length === 0 ? 'none checked yet' : `${checkedRows.length} checked`;
   return (
     <View>
-      <View className="flex-row" style={{ boxShadow: `inset 0 -104px 0 ${COLOURS.plate}` }}>
+      <View className="flex-row" style={{ boxShadow: `inset 0 -88px 0 ${COLOURS.plate}` }}>
         <Tool href="/bench/tested" name="What’s tested" note={`${PRODUCTS.length} products, ${checked}`}>
           <Handbook />
         </Tool>
@@ -42,7 +42,7 @@ function Tool({ href, name, note, children }: { href: Href; name: string; note: 
     <RowLink href={href} className="flex-1 items-center">
       <View className="h-[120px] w-full items-center justify-end">{children}</View>
       <View className="h-[4px] w-full" style={{ backgroundColor: COLOURS.cobalt }} />
-      <View className="h-[100px] w-full items-center gap-1 px-2 pt-2">
+      <View className="h-[84px] w-full items-center gap-1 px-2 pt-2">
         <Words size="lead" weight={800} className="text-center">
           {name}
         </Words>

@@ -8,3 +8,12 @@ export const METHOD_NAMES: Readonly<Record<Method, string>> = {
   'pressure-weighted': 'pressure, weight',
   'low-temperature-bath': 'low-heat bath',
 };
+
+/** The canner alone, where a line has little room: both gauges are pressure. */
+export const SHORT_NAMES: Readonly<Record<Method, string>> = {
+  'boiling-water': 'boiling water',
+  steam: 'steam',
+  'pressure-dial': 'pressure',
+  'pressure-weighted': 'pressure',
+  'low-temperature-bath': 'low-heat bath',
+};

@@ -122,8 +122,10 @@ function ProductPart({ part: { product, pressureOnly, basis, rows }, item, quart
   return (
     <View className="border-t-2 border-hair pb-2 pt-2" style={{ width: widthPx }}>
       <View className="flex-row items-baseline justify-between">
-        <Heading size="lead">{product.name}</Heading>
-        <Words size="label" tone="ink-2">
+        <Heading size="lead" className="flex-1">
+          {product.name}
+        </Heading>
+        <Words size="label" tone="ink-2" className="shrink-0">
           from the {basis}
         </Words>
       </View>

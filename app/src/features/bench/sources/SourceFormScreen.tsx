@@ -84,6 +84,9 @@ export function SourceFormScreen(first: SourceFormProps) {
             wrong={slip?.field === 'title'}
           />
           <View role="radiogroup" aria-label="Kind of source" className="gap-2">
+            <Words size="label" weight={600}>
+              What it is
+            </Words>
             {SOURCE_KINDS.map((kind) => (
               <RadioRow
                 key={kind}

@@ -16,9 +16,9 @@ export function CheckedMark({ rowId }: { rowId: string }) {
   if (!mark) {
     return (
       <View className="flex-row flex-wrap items-center gap-3">
-        <SmallKey words="Checked against the page" onPress={() => set(isoDay(householdNow()))} />
+        <SmallKey words="Mark as checked" onPress={() => set(isoDay(householdNow()))} />
         <Words size="label" tone="ink-2" className="min-w-[160px] flex-1">
-          Hold the figures beside the book once; the mark stays with them.
+          Hold the figures beside the page once; the mark stays with them.
         </Words>
       </View>
     );

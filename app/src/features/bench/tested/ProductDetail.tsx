@@ -1,20 +1,27 @@
+import { type Pack } from '@hoddle/core/handbook/boilingWater';
 import { JAR_SIZES, type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
+import { altitudeBand } from '@hoddle/core/process/altitudeBand';
 import { METHODS } from '@hoddle/core/process/method';
+import { bandsOf } from '@hoddle/core/process/withOwnSource';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { bandCells } from '@/features/process/bandCells';
 import { DosePart } from '@/features/process/DosePart';
 import { ProcessPart } from '@/features/process/ProcessPart';
 import { RefusalPart } from '@/features/process/RefusalPart';
 import { usePages } from '@/features/process/usePages';
 import { useHousehold } from '@/store/useHousehold';
+import { AltitudeBands } from '@/ui/AltitudeBands';
 import { Choice } from '@/ui/Choice';
 import { hueOfProduct } from '@/ui/colours';
 import { HeadspaceDrawing } from '@/ui/HeadspaceDrawing';
 import { Key } from '@/ui/Key';
 import { Words } from '@/ui/Words';
 import { CheckedMark } from './CheckedMark';
+import { FormulaPart } from './FormulaPart';
+import { isTestedHere } from './isTestedHere';
 import { JarChoice } from './JarChoice';
 import { MethodChoice } from './MethodChoice';
 import { useTestedQuestion } from './useTestedQuestion';
@@ -35,32 +42,31 @@ export function ProductDetail({ product, jar: firstJar }: { product: ProductRow;
   const refused = row.kind === 'refusal' ? row : here?.kind === 'refusal' ? here : undefined;
   const rowId = here?.kind === 'tested' ? here.rowId : undefined;
   const colours = hueOfProduct(product.product);
+  const isTested = (part: Partial<typeof question>) => isTestedHere(look(part), altitudeFt);
+  const packWords = (candidate: Pack) =>
+    `${candidate} pack${isTestedHere(look({ pack: candidate }), null) ? '' : ', not tested'}`;
   return (
     <View className="gap-4">
       <JarChoice
         value={jar}
         onChoose={(size) => change({ jar: size })}
         colours={colours}
-        isTested={(size) => look({ jar: size }).kind === 'testedRow'}
+        isTested={(size) => isTested({ jar: size })}
         sizes={JAR_SIZES}
       />
-      <View className="flex-row gap-3">
-        <View className="flex-1">
-          <Choice
-            label="Pack"
-            value={pack}
-            onChoose={(chosen) => change({ pack: chosen })}
-            options={[
-              { value: 'hot', words: 'hot pack' },
-              { value: 'raw', words: 'raw pack' },
-            ]}
-          />
-        </View>
-      </View>
+      <Choice
+        label="Pack"
+        value={pack}
+        onChoose={(chosen) => change({ pack: chosen })}
+        options={[
+          { value: 'hot', words: packWords('hot') },
+          { value: 'raw', words: packWords('raw') },
+        ]}
+      />
       <MethodChoice
         value={method}
         onChoose={(chosen) => change({ method: chosen })}
-        isTested={(candidate) => look({ method: candidate }).kind === 'testedRow'}
+        isTested={(candidate) => isTested({ method: candidate })}
         methods={METHODS}
       />
       {row.kind === 'testedRow' && here?.kind !== 'refusal' && (
@@ -81,7 +87,15 @@ export function ProductDetail({ product, jar: firstJar }: { product: ProductRow;
           onMethod={(other) => change({ method: other })}
         />
       )}
-      {refused && row.kind === 'testedRow' && <ProcessPart row={row} altitudeFt={altitudeFt} />}
+      {refused && row.kind === 'testedRow' && altitudeFt !== null && (
+        <View className="flex-row">
+          <AltitudeBands
+            cells={bandCells(row)}
+            chosen={altitudeBand(altitudeFt, bandsOf(method)).index}
+            chosenWords={`${altitudeFt.toLocaleString('en-US')} ft`}
+          />
+        </View>
+      )}
       {!refused && row.kind === 'testedRow' && (
         <View className="gap-4 border-t-2 border-hair pt-3">
           <View className="flex-row items-end gap-4">
@@ -92,6 +106,7 @@ export function ProductDetail({ product, jar: firstJar }: { product: ProductRow;
             </Words>
           </View>
           {row.acid && <DosePart row={row} jar={jar} />}
+          <FormulaPart product={product} />
           {product.readyAfterDays > 0 && (
             <Words>
               At its best after <Words weight={700}>{Math.round(product.readyAfterDays / 7)} weeks</Words> on the shelf.
@@ -109,7 +124,7 @@ export function ProductDetail({ product, jar: firstJar }: { product: ProductRow;
         </Words>
         <Key
           look="outline"
-          words="Write down a tested source of our own"
+          words="Add a tested page of our own"
           onPress={() =>
             router.navigate({ pathname: '/bench/sources/new', params: { product: product.product, jar, pack, method } })
           }

@@ -3,12 +3,13 @@ import { type ProductRow } from '@hoddle/core/handbook/products';
 import { findTestedRow, processAt, testedMethods } from '@hoddle/core/process/findProcess';
 import { memo } from 'react';
 import { View } from 'react-native';
-import { METHOD_NAMES } from '@/features/process/methodNames';
+import { SHORT_NAMES } from '@/features/process/methodNames';
 import { usePages } from '@/features/process/usePages';
 import { useHousehold } from '@/store/useHousehold';
 import { hueOfProduct } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
+import { isTestedHere } from './isTestedHere';
 import { firstQuestion } from './useTestedQuestion';
 
 /** One product of the list: its names, how it is canned, and the minutes of its usual jar, large. */
@@ -19,11 +20,17 @@ export const ProductLine = memo(function ProductLine({ product, chosen }: { prod
   const row = findTestedRow({ ...question, product: product.product }, pages);
   const answer = row.kind === 'testedRow' && altitudeFt !== null ? processAt(row, altitudeFt) : undefined;
   const minutes = answer?.kind === 'tested' ? answer.minutes : undefined;
-  const methods = testedMethods(product).map((method) => METHOD_NAMES[method]);
-  const note = [...product.otherNames, methods.length === 0 ? 'not offered for the shelf' : methods.join(', ')].join(
-    '; ',
+  const psi = answer?.kind === 'tested' ? answer.pressurePsi : undefined;
+  const methods = testedMethods(product).filter((method) =>
+    isTestedHere(findTestedRow({ ...question, method, product: product.product }, pages), altitudeFt),
   );
-  const jarWords = minutes === undefined ? '' : `${minutes} min in ${JARS[question.jar].several}`;
+  const ways = [...new Set(methods.map((method) => SHORT_NAMES[method]))].join(', ');
+  const also = product.otherNames.length === 0 ? '' : `also ${product.otherNames.join(', ')}`;
+  const note = [also, ways || 'not offered for the shelf'].filter(Boolean).join('; ');
+  const jarWords =
+    minutes === undefined
+      ? ''
+      : `${minutes} min${psi === undefined ? '' : ` at ${psi} psi`} in ${JARS[question.jar].several}`;
   return (
     <View role="listitem">
       <RowLink
@@ -51,6 +58,7 @@ export const ProductLine = memo(function ProductLine({ product, chosen }: { prod
             </Words>
             <Words size="small" tone="ink-2">
               {JARS[question.jar].several}
+              {psi === undefined ? '' : `, ${psi} psi`}
             </Words>
           </View>
         )}

@@ -24,8 +24,7 @@ export function TestedSearch({ typed, onType, chosen }: TestedSearchProps) {
   const count = found.length === 1 ? '1 product' : `${found.length} products`;
   return (
     <View className="gap-3">
-      <View className="flex-row items-center rounded-key border-2 border-key-edge bg-plate pl-3">
-        <Search size={22} color={COLOURS.ink2} strokeWidth={2.4} />
+      <View className="justify-center">
         <TextInput
           aria-label="Search by any name"
           placeholder="Tomatoes, chutney, beans"
@@ -34,8 +33,11 @@ export function TestedSearch({ typed, onType, chosen }: TestedSearchProps) {
           onChangeText={onType}
           autoComplete="off"
           autoCorrect={false}
-          className="min-h-[52px] flex-1 px-2 font-bold text-lead text-ink"
+          className="min-h-[52px] rounded-key border-2 border-key-edge bg-plate pl-[44px] pr-3 font-bold text-lead text-ink"
         />
+        <View className="absolute left-[13px]" style={{ pointerEvents: 'none' }}>
+          <Search size={22} color={COLOURS.ink2} strokeWidth={2.4} />
+        </View>
       </View>
       <Words size="label" tone="ink-2" role="status" aria-live="polite">
         {count}

@@ -1,6 +1,6 @@
-import { BOILING_WATER, type Pack } from '@hoddle/core/handbook/boilingWater';
+import { boilingWaterRows, type Pack } from '@hoddle/core/handbook/boilingWater';
 import { JAR_SIZES, JARS, type JarSize } from '@hoddle/core/handbook/jars';
-import { PRESSURE } from '@hoddle/core/handbook/pressure';
+import { pressureRows } from '@hoddle/core/handbook/pressure';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { testedMethods } from '@hoddle/core/process/findProcess';
@@ -15,9 +15,7 @@ export interface TestedQuestion {
 
 /** The largest jar with a row of its own: what most shelves are filled with. */
 export function usualJar({ process }: ProductRow): JarSize {
-  const sizes = new Set<JarSize>(
-    [...BOILING_WATER, ...PRESSURE].filter((row) => row.process === process).flatMap((row) => row.jars),
-  );
+  const sizes = new Set<JarSize>([...boilingWaterRows(process), ...pressureRows(process)].flatMap((row) => row.jars));
   const upToQuart = JAR_SIZES.filter((size) => sizes.has(size) && JARS[size].nominalFlOz <= JARS.quart.nominalFlOz);
   return upToQuart.at(-1) ?? 'pint';
 }
