@@ -33,13 +33,14 @@ const typed = Array.from({ length: 1_024 }, () => {
   return uniformInt(random, 0, 2) === 0 ? `${cut.slice(0, at)}x${cut.slice(at + 1)}` : cut;
 });
 
-let i = 0;
+let turn = 0;
+const nextOf = <T>(list: readonly T[]): T => list[turn++ % list.length] as T;
 const bench = new Bench({ time: 1_000, warmupTime: 300 });
 bench.add('findProcess, any product, pack, jar, method, altitude', () => {
-  findProcess(questions[i++ % questions.length]!);
+  findProcess(nextOf(questions));
 });
 bench.add('search over all names, tested and never', () => {
-  const text = typed[i++ % typed.length]!;
+  const text = nextOf(typed);
   searchProducts(text);
   searchNever(text);
 });

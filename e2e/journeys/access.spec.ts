@@ -21,6 +21,12 @@ const SCREENS = [
   '/shelf',
   '/bench',
   '/bench/household',
+  '/bench/tested',
+  '/bench/tested/tomatoes-crushed',
+  '/bench/tested/snap-beans?jar=half-gallon',
+  '/bench/tested/jam-with-pectin',
+  '/bench/sources',
+  '/bench/sources/new',
 ];
 
 async function seriousFaults(page: Page) {

@@ -24,11 +24,12 @@ export function TestedSearch({ typed, onType, chosen }: TestedSearchProps) {
   const count = found.length === 1 ? '1 product' : `${found.length} products`;
   return (
     <View className="gap-3">
+      <Words size="label" weight={600} className="-mb-2">
+        A product or a crop, by any name
+      </Words>
       <View className="justify-center">
         <TextInput
           aria-label="Search by any name"
-          placeholder="Tomatoes, chutney, beans"
-          placeholderTextColor={COLOURS.ink2}
           value={typed}
           onChangeText={onType}
           autoComplete="off"
