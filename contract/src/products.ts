@@ -34,6 +34,8 @@ const ProductReply = v.strictObject({
         yields: v.optional(v.strictObject({ low: v.number(), high: v.number() })),
         yieldJar: v.string(),
         confidence: v.picklist(['high', 'medium', 'low']),
+        source: v.string(),
+        recalled: v.boolean(),
       }),
     ),
     v.readonly(),

@@ -31,7 +31,6 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'load');
   await hands.press('7 quarts are in, heat it');
   await hands.pass('+20 min');
-  await shoot(page, 'kitchen-heating');
   await hands.press('It boils: start 55 min');
   await hands.pass('+20 min');
   await shoot(page, 'kitchen');
@@ -57,6 +56,12 @@ test('pictures of the main views', async ({ page }) => {
   await wide(page, 'shelf-wide');
   await hands.goto('/bench');
   await shoot(page, 'bench');
+  await page.getByRole('link', { name: /What’s tested/ }).click();
+  await page.getByRole('textbox', { name: 'Search by any name' }).fill('beet');
+  await shoot(page, 'tested-search');
+  await hands.goto('/bench/tested/tomatoes-crushed');
+  await shoot(page, 'tested');
+  await wide(page, 'tested-wide');
   await server.stop();
 });
 

@@ -1,3 +1,5 @@
+import { type Cited, COMMON_PRACTICE } from './source';
+
 type Row = readonly [
   canner: string,
   method: CannerRow['method'],
@@ -23,7 +25,7 @@ const ROWS: readonly Row[] = [
   ['23-quart pressure canner', 'pressure', 12.25, 12.5, 0.5, 7, 18, 24, 2, 'pints in two layers'],
 ];
 
-export interface CannerRow {
+export interface CannerRow extends Cited {
   readonly canner: string;
   readonly method: 'boiling-water' | 'steam' | 'pressure';
   readonly insideDiameterIn: number;
@@ -50,5 +52,6 @@ export const CANNERS: readonly CannerRow[] = ROWS.map(
     declaredHalfPints: halfPints,
     layers,
     note,
+    ...COMMON_PRACTICE,
   }),
 );

@@ -1,4 +1,5 @@
 import { type ProduceId } from './produce';
+import { type Cited, COMMON_PRACTICE } from './source';
 
 type Row = readonly [ProduceId, form: string, cupsPerLb: number, basis: string];
 
@@ -48,7 +49,10 @@ const ROWS: readonly Row[] = [
   ['quince', 'juice', 1.15, 'common practice'],
 ];
 
-export interface FormRow {
+/** A formula that gives an ingredient in cups and in pounds says how they hang together. */
+const FROM_A_FORMULA: Cited = { source: 'a published formula of the same crop', recalled: true };
+
+export interface FormRow extends Cited {
   readonly crop: ProduceId;
   /** How it is cut or pressed: "crushed", "sliced", "juice". */
   readonly form: string;
@@ -61,6 +65,7 @@ export const FORMS: readonly FormRow[] = ROWS.map(([crop, form, cupsPerLb, basis
   form,
   cupsPerLb,
   basis,
+  ...(basis.startsWith(COMMON_PRACTICE.source) ? COMMON_PRACTICE : FROM_A_FORMULA),
 }));
 
 /** The forms of a crop whose cups a pound are known. */

@@ -1,3 +1,5 @@
+import { type Cited, COMMON_PRACTICE } from './source';
+
 /** Jar sizes by their handbook id, from small to large. */
 export const JAR_SIZES = [
   'quarter-pint',
@@ -29,7 +31,7 @@ const ROWS: readonly Row[] = [
   ['half-gallon', 64, 'wide', 4.75, 9.5, 'wide'],
 ];
 
-export interface JarRow {
+export interface JarRow extends Cited {
   readonly size: JarSize;
   readonly nominalFlOz: number;
   readonly mouth: Mouth;
@@ -54,7 +56,7 @@ const WORDS: Readonly<Record<JarSize, readonly [one: string, several: string]>> 
 /** Every jar that is sold, by size and mouth. */
 export const JAR_ROWS: readonly JarRow[] = ROWS.map(([size, nominalFlOz, mouth, maxDiameterIn, heightIn, lids]) => {
   const [one, several] = WORDS[size];
-  return { size, nominalFlOz, mouth, maxDiameterIn, heightIn, lids, one, several };
+  return { size, nominalFlOz, mouth, maxDiameterIn, heightIn, lids, one, several, ...COMMON_PRACTICE };
 });
 
 /** One jar of each size: the regular mouth, or the wide one where there is no other. */

@@ -1,4 +1,5 @@
 import { CROP_NAMES, type CropId } from './crops';
+import { type Cited } from './source';
 
 type Row = readonly [
   crop: CropId,
@@ -50,6 +51,9 @@ const ROWS = [
 /** A crop a household may pick and keep: the ones whose keeping is known. */
 export type ProduceId = (typeof ROWS)[number][0];
 
+/** The best store and how long it keeps there; counter and cool room are common practice. */
+const KEEPING: Cited = { source: 'USDA Agriculture Handbook 66 and common practice', recalled: true };
+
 /**
  * Pounds of a crop in a lug and in a quart box, and cups from one piece, where they are published. Source: the notes of
  * the table above and the lugs of the table of quantities; a quart box is 1/24 of a crate, or two dry pints.
@@ -65,7 +69,7 @@ const BOXES: Partial<Record<ProduceId, Pick<ProduceRow, 'lugLb' | 'quartBoxLb' |
   'corn-sweet': { cupsPerPiece: 0.75 },
 };
 
-export interface ProduceRow {
+export interface ProduceRow extends Cited {
   readonly crop: ProduceId;
   readonly name: string;
   /** Pounds in a level bushel; undefined where no weight is published. */
@@ -96,6 +100,7 @@ export const PRODUCE: readonly ProduceRow[] = ROWS.map(
     keepsDays: { counter, ...(cool !== null && { cool }), ...(refrigerator !== null && { refrigerator }) },
     bestStore,
     note,
+    ...KEEPING,
   }),
 );
 

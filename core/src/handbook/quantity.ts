@@ -1,4 +1,5 @@
-import { type ProductId } from './products';
+import { type ProductClass, type ProductId, productRow } from './products';
+import { type Cited, cited, type Guide } from './source';
 
 type Row = readonly [
   product: ProductId,
@@ -53,7 +54,7 @@ const ROWS: readonly Row[] = [
   ['tomato-vegetable-juice', 22, null, '', null, null, null, null],
 ];
 
-export interface QuantityRow {
+export interface QuantityRow extends Cited {
   readonly product: ProductId;
   /** Pounds as picked for a canner load of 7 quarts, and of 9 pints. */
   readonly lbPer7Quarts?: number;
@@ -67,6 +68,9 @@ export interface QuantityRow {
   readonly lbPerQuart?: number;
 }
 
+/** The guide that prints the quantities of a kind of food. */
+const GUIDES: Partial<Record<ProductClass, Guide>> = { tomato: 3, 'low-acid': 4 };
+
 /** Source: USDA Complete Guide to Home Canning, 2015, guides 2, 3 and 4, "Quantity", as recalled. */
 export const QUANTITIES: readonly QuantityRow[] = ROWS.map(([product, per7, per9, name, lb, low, high, perQuart]) => ({
   product,
@@ -74,4 +78,5 @@ export const QUANTITIES: readonly QuantityRow[] = ROWS.map(([product, per7, per9
   ...(per9 !== null && { lbPer9Pints: per9 }),
   ...(lb !== null && low !== null && high !== null && { container: { name, lb, quarts: [low, high] as const } }),
   ...(perQuart !== null && { lbPerQuart: perQuart }),
+  ...cited(GUIDES[productRow(product).productClass] ?? 2),
 }));

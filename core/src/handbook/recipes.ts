@@ -1,6 +1,8 @@
+import { boilingWaterRows } from './boilingWater';
 import { groupBy } from './groupBy';
-import { type ProductId } from './products';
-import { type Confidence } from './source';
+import { pressureRows } from './pressure';
+import { type ProductId, productRow } from './products';
+import { type Cited, type Confidence, type Sourced } from './source';
 
 type YieldJar = 'half-pint' | 'pint' | 'quart' | 'wide-mouth pint' | '12-oz' | 'none published that I recall';
 type Row = readonly [
@@ -84,13 +86,20 @@ const ROWS: readonly Row[] = [
 ];
 
 /** A published formula: its proportions are what the tested time holds for. */
-export interface RecipeRow {
+export interface RecipeRow extends Sourced {
   readonly product: ProductId;
   readonly mainInputs: string;
   /** Jars that one batch gives; undefined where none are published. */
   readonly yields?: { readonly low: number; readonly high: number };
   readonly yieldJar: YieldJar;
-  readonly confidence: Confidence;
+}
+
+/** A formula stands on the page of the time that was tested with it. */
+function pageOf(product: ProductId): Cited {
+  const { process } = productRow(product);
+  const row = boilingWaterRows(process)[0] ?? pressureRows(process)[0];
+  if (!row) throw new RangeError(`no tested row for ${product}`);
+  return { source: row.source, recalled: row.recalled };
 }
 
 /** Source: USDA Complete Guide to Home Canning, 2015, the guide of the product, and the National Center; as recalled. */
@@ -100,6 +109,7 @@ export const RECIPES: readonly RecipeRow[] = ROWS.map(([product, mainInputs, low
   ...(low !== null && high !== null && { yields: { low, high } }),
   yieldJar,
   confidence,
+  ...pageOf(product),
 }));
 
 const BY_PRODUCT = groupBy(

@@ -1,9 +1,13 @@
-/** Where a figure was published and how sure its recall is. Travels with every row. */
-export interface Sourced {
+/** Where a figure comes from. Travels with every row of every table. */
+export interface Cited {
   readonly source: string;
-  readonly confidence: Confidence;
-  /** True for a figure written down from memory. A household that holds it against the page marks it checked, with a date. */
+  /** True for a figure written down from memory of a page. A household that holds it against the page marks it checked, with a date. */
   readonly recalled: boolean;
+}
+
+/** A row that also says how sure its recall is. */
+export interface Sourced extends Cited {
+  readonly confidence: Confidence;
 }
 
 /** Rows of confidence `low` are never offered for the shelf. */
@@ -19,11 +23,16 @@ export function usdaGuide(guide: number): string {
 
 /** Every row of these tables was written down from memory, twice and independently. */
 export function recalledFrom(guide: Guide, confidence: Confidence): Sourced {
-  const source = guide === 'NCHFP' ? 'National Center for Home Food Preservation' : usdaGuide(guide);
-  return { source, confidence, recalled: true };
+  return { ...cited(guide), confidence };
 }
 
-/** The source line of a screen: "USDA Complete Guide to Home Canning, 2015, guide 3, as recalled". */
-export function sourceLine(row: Pick<Sourced, 'source' | 'recalled'>): string {
-  return row.recalled ? `${row.source}, as recalled` : row.source;
+/** The same for a table that says nothing of how sure it is. */
+export function cited(guide: Guide): Cited {
+  return {
+    source: guide === 'NCHFP' ? 'National Center for Home Food Preservation' : usdaGuide(guide),
+    recalled: true,
+  };
 }
+
+/** What cooks do and no page prints. */
+export const COMMON_PRACTICE: Cited = { source: 'common practice', recalled: false };

@@ -1,3 +1,5 @@
+import { type Cited, COMMON_PRACTICE } from './source';
+
 /** Minutes, or what the number N of a sequence entry (`boil-5`, `salt-ice-3h`) makes of it; T is the tested time. */
 type Minutes = number | 'N' | 'N*60' | 'N*60+60' | 'N*120' | 'T';
 
@@ -104,7 +106,7 @@ const FURTHER_ROWS: readonly Row[] = [
 
 type Span = readonly [low: number, high: number];
 
-export interface StepRow {
+export interface StepRow extends Cited {
   /** `boil-N` stands for `boil-1`, `boil-5` and so on. */
   readonly step: string;
   readonly words: string;
@@ -135,6 +137,7 @@ function stepRow(row: Row): StepRow {
     ...(pause !== null && { longestPauseAfter: pause }),
     holding,
     note,
+    ...COMMON_PRACTICE,
   };
 }
 
@@ -156,6 +159,15 @@ const SHORT_WORDS: Readonly<Record<string, string>> = {
   'top-up': 'Cover with boiling water',
   'raw-pack': 'Pack into hot jars',
   syrup: 'Make syrup, keep hot',
+  'crush-heat': 'Crush and heat',
+  'crush-measure': 'Crush, measure',
+  'boil-1-hard': 'Boil hard 1 min',
+  'boil-to-set-N': 'Boil to set, N min',
+  'blister-peel': 'Blister and peel',
+  'boil-30-peel': 'Boil and peel',
+  'steam-20-peel': 'Steam and peel',
+  'wash-blossom-end': 'Wash, cut ends',
+  thicken: 'Thicken',
   fill: 'Fill',
 };
 
@@ -175,7 +187,9 @@ export const READY_JARS = { handsPerJar: [0.5, 1], fixedMinutes: [5, 8] } as con
 export interface Step {
   readonly row: StepRow;
   readonly waitMinutes: Span;
+  /** As short as a strip needs it. */
   readonly words: string;
+  readonly plainWords: string;
   readonly handsPerJar?: { readonly quart: Span; readonly pint: Span; readonly halfPint: Span };
 }
 
@@ -189,11 +203,12 @@ export function stepOf(entry: string): Step {
   const row = BY_STEP.get(entry) ?? (numbered && BY_STEP.get(`${numbered[1]}-N${numbered[3]}`));
   if (!row || /-Nh?$/.test(entry)) throw new RangeError(`no step for the sequence entry ${JSON.stringify(entry)}`);
   const n = Number(numbered?.[2] ?? 0);
-  const words = SHORT_WORDS[row.step] ?? row.words;
+  const numberedWords = (words: string) => (row.step.includes('N') ? words.replace(/\bN\b/, String(n)) : words);
   return {
     row,
     waitMinutes: [minutes(row.waitMinutes[0], n), minutes(row.waitMinutes[1], n)],
-    words: row.step.includes('N') ? words.replace(/\bN\b/, String(n)) : words,
+    words: numberedWords(SHORT_WORDS[row.step] ?? row.words),
+    plainWords: numberedWords(row.words),
     handsPerJar: PER_JAR[row.step],
   };
 }

@@ -1,3 +1,5 @@
+import { type Cited, cited } from './source';
+
 type Row = readonly [
   syrup: SyrupRow['syrup'],
   percentSugar: number,
@@ -17,7 +19,7 @@ const ROWS: readonly Row[] = [
   ['very-heavy', 50, 4.25, 4.25, 6.5, 6.75],
 ];
 
-export interface SyrupRow {
+export interface SyrupRow extends Cited {
   readonly syrup: 'very-light' | 'light' | 'medium' | 'heavy' | 'very-heavy';
   /** By weight. */
   readonly percentSugar: number;
@@ -35,4 +37,5 @@ export const SYRUPS: readonly SyrupRow[] = ROWS.map(([syrup, percentSugar, water
   sugarCupsPer9Pints: sugar9,
   waterCupsPer7Quarts: water7,
   sugarCupsPer7Quarts: sugar7,
+  ...cited(2),
 }));

@@ -20,6 +20,8 @@ export const CHANGE_IDS = [
   'thickener',
   'bigger-jar',
   'merged',
+  'doubled',
+  'other-pectin',
   'new-ingredient',
   'other-proportion',
 ] as const;
@@ -34,7 +36,7 @@ export interface ChangeVerdict {
 
 type Ruling = readonly [ChangeVerdict['verdict'], reason: string];
 
-const ALWAYS: Readonly<Record<Exclude<ChangeId, 'less-salt' | 'less-sugar'>, Ruling>> = {
+const ALWAYS: Readonly<Record<Exclude<ChangeId, 'less-salt' | 'less-sugar' | 'doubled'>, Ruling>> = {
   'other-vinegar': ['within-limits', 'Another vinegar is fine as long as its label says 5 % acid or more.'],
   'dry-spices': ['allowed', 'Dry spices change the taste, not the acid.'],
   'swap-peppers': ['within-limits', 'One pepper for another is fine as long as their total stays the same.'],
@@ -51,6 +53,7 @@ const ALWAYS: Readonly<Record<Exclude<ChangeId, 'less-salt' | 'less-sugar'>, Rul
   thickener: ['never', 'Flour or starch slows the heat on its way to the middle of the jar.'],
   'bigger-jar': ['never', 'A bigger jar heats through later than the one that was tested.'],
   merged: ['never', 'Two formulas in one pot are a third one, which nobody tested.'],
+  'other-pectin': ['never', 'Kinds of pectin are not interchangeable: each sets with its own sugar and boil.'],
   'new-ingredient': ['never', 'What is not in the formula was not tested in it.'],
   'other-proportion': ['never', 'The time was tested with these proportions and no others.'],
 };
@@ -62,8 +65,20 @@ const ALWAYS: Readonly<Record<Exclude<ChangeId, 'less-salt' | 'less-sugar'>, Rul
  */
 export function mayChange(product: ProductRow, change: ChangeId): ChangeVerdict {
   const [verdict, reason] =
-    change === 'less-salt' || change === 'less-sugar' ? lessTaste(product, change) : ALWAYS[change];
+    change === 'less-salt' || change === 'less-sugar'
+      ? lessTaste(product, change)
+      : change === 'doubled'
+        ? doubled(product)
+        : ALWAYS[change];
   return { change, verdict, reason };
+}
+
+/** Handbook rule 14, and the table's own word on doubling. */
+function doubled({ mayDouble, productClass }: ProductRow): Ruling {
+  if (mayDouble) return ['allowed', 'This formula may be doubled.'];
+  if (productClass === 'spread')
+    return ['never', 'Jelly and jam: one batch at a time, since a doubled one may not set.'];
+  return ['within-limits', 'Not doubled in one pot: make two batches side by side.'];
 }
 
 function lessTaste({ productClass }: ProductRow, change: 'less-salt' | 'less-sugar'): Ruling {

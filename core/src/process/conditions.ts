@@ -31,9 +31,13 @@ export function conditionsOf({ product, pack, jar, rowJar, method }: Held): stri
       ? `Hot pack, ${JARS[jar].several}: filled boiling hot into hot jars`
       : `Raw pack, ${JARS[jar].several}: ${product.process === 'tomatoes-raw-no-liquid' ? 'pressed until their own juice fills the spaces' : 'packed raw and covered with boiling liquid'}`,
     ...(rowJar === jar ? [] : [`No time of its own for ${JARS[jar].several}: the ${JARS[rowJar].one}'s holds`]),
+    ...(method === 'boiling-water' ? [`Jars into water of ${LOADING_F[pack]} F`] : []),
     ...METHOD_CONDITIONS[method],
   ];
 }
+
+/** Water in the canner when the jars go in. Handbook rule 6. */
+const LOADING_F: Readonly<Record<Pack, number>> = { hot: 180, raw: 140 };
 
 /** Handbook rules 5, 7, 8 and 11. */
 const METHOD_CONDITIONS: Readonly<Record<Method, readonly string[]>> = {
@@ -79,7 +83,7 @@ function foodConditions(product: ProductRow): string[] {
 /** How it is cooked, only for the pack that its steps make. */
 function cooking(product: ProductRow, pack: Pack): string[] {
   if (usualPack(product) !== pack) return [];
-  const steps = product.sequence.filter((entry) => COOKING.test(entry)).map((entry) => stepOf(entry).words);
+  const steps = product.sequence.filter((entry) => COOKING.test(entry)).map((entry) => stepOf(entry).plainWords);
   return steps.length === 0 ? [] : [capitalised(steps.join(', ').toLowerCase())];
 }
 

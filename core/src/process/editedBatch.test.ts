@@ -36,10 +36,15 @@ test('every published ingredient is read, with its amount where the page has one
   }
 });
 
-test('a formula at any size is the formula', () => {
+// Handbook rule 14: jelly and pectin jam one batch at a time.
+test('a formula at any size is the formula; in one pot it is doubled only where it may be', () => {
   fc.assert(
     fc.property(anyFormula, fc.double({ min: 0.25, max: 6, noNaN: true }), ({ product, formula }, factor) => {
-      expect(changesOf(product, formula, scaled(formula, factor))).toEqual([]);
+      const changes = changesOf(product, formula, scaled(formula, factor));
+      const isDoubled = factor > 1.02 && !product.mayDouble;
+      if (factor < 1.01 || factor > 1.03)
+        expect(changes.map(({ change }) => change)).toEqual(isDoubled ? ['doubled'] : []);
+      if (isDoubled && product.productClass === 'spread') expect(neverIn(changes)?.change).toBe('doubled');
     }),
   );
 });
@@ -56,6 +61,7 @@ test('less acid, more water, more vegetables, oil or flour: never, in every form
       if (has('vinegar')) expect(never(withRole(formula, 'vinegar', 1 / more))).toBeDefined();
       if (has('lemon')) expect(never(withRole(formula, 'lemon', 1 / more))).toBeDefined();
       if (has('water')) expect(never(withRole(formula, 'water', more))).toBeDefined();
+      if (has('pectin')) expect(never(withRole(formula, 'pectin', 1 / more))).toBeDefined();
       if (has('low-acid') && has('vinegar')) expect(never(withRole(formula, 'low-acid', more))).toBeDefined();
       for (const extra of ['1 cup oil', '0.5 cup flour', '3 lb broccoli', '2 cups rosehips']) {
         expect(never({ ...formula, ingredients: [...formula.ingredients, readIngredient(extra)] })).toBeDefined();
@@ -107,4 +113,12 @@ test('pounds are held against pounds where the page gives both measures, and pep
     changesOf(pickles.product, pickles.formula, [...lines, onions].map(readIngredient)).map(({ change }) => change);
   expect(pickled('3 lb onions')).toEqual([]);
   expect(pickled('5 lb onions')).toEqual(['more-low-acid']);
+});
+
+test('liquid pectin does not stand for powdered, nor the other way round', () => {
+  const jam = FORMULAS.find(({ formula }) => formula.kind === 'strawberry, powdered pectin')!;
+  const lines = ['5.5 cups crushed strawberries', '8 cups sugar', '6 oz liquid pectin'];
+  expect(changesOf(jam.product, jam.formula, lines.map(readIngredient)).map(({ change }) => change)).toEqual([
+    'other-pectin',
+  ]);
 });

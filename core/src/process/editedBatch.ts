@@ -19,7 +19,8 @@ const PEPPER = /pepper|chile|chilli|jalape|serrano/;
 type Scale = Span;
 
 /**
- * What a batch does to a formula, each change with rule 17's verdict. Empty when it is the formula, at any size.
+ * What a batch does to a formula, each change with rule 17's verdict. Empty when it is the formula, at any size up to one
+ * batch; a larger one may count as doubled.
  *
  * The batch is scaled by its main food where that is acid, else by its acid: a brine's acid says how many vegetables,
  * how much water and oil it bears. What the rule does not name counts as a change of proportion.
@@ -36,12 +37,21 @@ export function changesOf(product: ProductRow, formula: Formula, written: readon
   if (ratioOf('thickener', formula.ingredients, edited) > scale.high * (1 + SLACK)) found.add('thickener');
   forOil(formula.ingredients, edited, scale, found);
   forTaste(formula.ingredients, edited, scale, found);
-  if (ratioOf('pectin', formula.ingredients, edited) < scale.low * (1 - SLACK)) found.add('other-proportion');
+  if (hasOtherPectin(formula.ingredients, edited, scale)) found.add('other-pectin');
+  if (!product.mayDouble && scale.low > 1 + SLACK) found.add('doubled');
   const spiced = edited.some(
     ({ role, food }) => role === 'spice' && !formula.ingredients.some((own) => own.food === food),
   );
   if (spiced) found.add('dry-spices');
   return [...found].map((change) => mayChange(product, change));
+}
+
+/** Another kind of pectin, or not its measure: boxes of powder and ounces of liquid never stand for each other. */
+function hasOtherPectin(formula: readonly Ingredient[], edited: readonly Ingredient[], scale: Scale): boolean {
+  return (['pieces', 'kg', 'ml'] as const).some((of) => {
+    const [tested, own] = [total('pectin', of, 'high', formula), total('pectin', of, 'high', edited)];
+    return own < tested * scale.low * (1 - SLACK) || own > tested * scale.high * (1 + SLACK);
+  });
 }
 
 /**

@@ -1,13 +1,14 @@
 import { type BoilingWaterRow, boilingWaterRows, type Pack } from '../handbook/boilingWater';
 import { JARS, JAR_SIZES, type JarSize } from '../handbook/jars';
 import { type PressureRow, pressureRows } from '../handbook/pressure';
-import { type ProductRow } from '../handbook/products';
+import { type ProductId, type ProductRow, productRow, PRODUCTS } from '../handbook/products';
 import { type Sourced } from '../handbook/source';
 import { type AcidDose, acidDose } from './acidDose';
 import { ALTITUDE_BANDS, type AltitudeBand, DIAL_BANDS, ONE_BAND, WEIGHTED_BANDS } from './altitudeBand';
 import { conditionsOf } from './conditions';
 import { type Method } from './method';
 import { type Refusal, refusal } from './refusal';
+import { similarProducts } from './similarProducts';
 import { CLEAN_JARS_FROM_MINUTES } from './sterilizeJars';
 
 /** Another published way for the same jars: other minutes in clean jars, or other minutes at another pressure. */
@@ -213,7 +214,17 @@ function rowFor<Row extends { readonly jars: readonly JarSize[] }>(
 
 function lowAcid(product: ProductRow): Refusal {
   const reason = `Only pressure is tested for ${named(product)}: in low-acid food nothing less hot keeps botulism out.`;
-  return refusal('low-acid', reason, ['pressure-dial', 'pressure-weighted', 'refrigerator: 3 to 4 days', 'freezer']);
+  return refusal('low-acid', reason, [
+    'pressure-dial',
+    'pressure-weighted',
+    ...similarProducts(product, PRODUCTS.length).filter(isAcid).slice(0, 2),
+    'refrigerator: 3 to 4 days',
+    'freezer',
+  ]);
+}
+
+function isAcid(product: ProductId): boolean {
+  return productRow(product).productClass !== 'low-acid';
 }
 
 function waysBesidesPressure({ process, lowTemperatureBath }: ProductRow): string[] {

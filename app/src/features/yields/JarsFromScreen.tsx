@@ -126,7 +126,7 @@ function ProductPart({ part: { product, pressureOnly, basis, rows }, item, quart
           {product.name}
         </Heading>
         <Words size="label" tone="ink-2" className="shrink-0">
-          from the {basis}
+          {pressureOnly ? 'pressure only, ' : ''}from the {basis}
         </Words>
       </View>
       {rows.map((row) => (
@@ -160,7 +160,7 @@ function SizeRow({
   const { hue, mark } = hueOfCrop(item.crop);
   const range = `${jars.p10} to ${jars.p90}`;
   const facts = [
-    pressureOnly ? 'pressure only' : loads === undefined ? undefined : `${loads} ${loads === 1 ? 'load' : 'loads'}`,
+    loads === undefined ? undefined : `${loads} ${loads === 1 ? 'load' : 'loads'}`,
     minutes === undefined ? undefined : `${minutes} min${pressurePsi === undefined ? '' : ` at ${pressurePsi} psi`}`,
   ];
   return (
