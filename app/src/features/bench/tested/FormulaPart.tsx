@@ -33,8 +33,9 @@ export function FormulaPart({ product }: { product: ProductRow }) {
         );
       })}
       <Words tone="ink-2">
-        Less of a low-acid vegetable, dry spices and any vinegar of 5 % are fine. More vegetables, less acid, more
-        water, oil or flour end the tested time.
+        {product.productClass === 'spread'
+          ? 'Dry spices are fine. Another kind of pectin, less sugar or a doubled batch is another jam, which was not tested.'
+          : 'Less of a low-acid vegetable, dry spices and any vinegar of 5 % are fine. More vegetables, less acid, more water, oil or flour end the tested time.'}
       </Words>
     </View>
   );
