@@ -5,6 +5,8 @@ const READ_BY_BABEL =
 module.exports = {
   displayName: 'app',
   preset: 'jest-expo',
+  // The icons are modules of their own kind of file, which the preset leaves alone.
+  transform: { '\\.mjs$': 'babel-jest' },
   setupFiles: ['<rootDir>/jest.setup.cjs'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transformIgnorePatterns: [`/node_modules/(?!(${READ_BY_BABEL}))`],

@@ -1,6 +1,6 @@
 import { type Pack } from '../handbook/boilingWater';
 import { isJarSize, JAR_SIZES, type JarSize } from '../handbook/jars';
-import { findProduct, type ProductRow } from '../handbook/products';
+import { findProduct, type ProductId, type ProductRow } from '../handbook/products';
 import { formulasOf } from '../handbook/recipes';
 import { searchProducts } from '../handbook/searchProducts';
 import { type Confidence } from '../handbook/source';
@@ -208,9 +208,16 @@ function waysOf(product: ProductRow | undefined): string[] {
 /** The methods with a row for some pack and jar of a product; all of them for a food that is not known. */
 export function testedMethods(product: ProductRow | undefined): Method[] {
   if (!product) return [...METHODS];
-  return METHODS.filter((method) =>
-    (['hot', 'raw'] as const).some((pack) =>
-      JAR_SIZES.some((jar) => fromHandbook(product, product.product, { pack, jar, method }).kind === 'testedRow'),
-    ),
+  const known = METHODS_OF.get(product.product) ?? METHODS.filter((method) => isTestedBy(product, method));
+  METHODS_OF.set(product.product, known);
+  return [...known];
+}
+
+/** Worked out once a product: the handbook does not change while the program runs. */
+const METHODS_OF = new Map<ProductId, readonly Method[]>();
+
+function isTestedBy(product: ProductRow, method: Method): boolean {
+  return (['hot', 'raw'] as const).some((pack) =>
+    JAR_SIZES.some((jar) => fromHandbook(product, product.product, { pack, jar, method }).kind === 'testedRow'),
   );
 }

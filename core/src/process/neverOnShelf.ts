@@ -79,14 +79,21 @@ export function neverOnShelf(text: string): NeverRow | undefined {
   return NEVER_ON_SHELF.find(({ means }) => means.test(asked));
 }
 
-/** Rows that a search may mean: by what they mean, or by the beginning of one of their names. */
+/**
+ * Rows that a search means: by their sense, or by one of their names typed up to its last word. "Jam" alone means none of
+ * them, "pumpkin bu" does.
+ */
 export function searchNever(text: string): NeverRow[] {
   const asked = text.trim().toLowerCase();
   if (asked.length < 3) return [];
   return NEVER_ON_SHELF.filter(
     ({ name, otherNames, means }) =>
-      means.test(asked) || [name, ...otherNames].some((known) => known.toLowerCase().includes(asked)),
+      means.test(asked) || [name, ...otherNames].some((known) => isTypedUpToLastWord(asked, known.toLowerCase())),
   );
+}
+
+function isTypedUpToLastWord(asked: string, known: string): boolean {
+  return known.startsWith(asked) && asked.split(' ').length === known.split(' ').length;
 }
 
 /** The refusal of such a food. */
