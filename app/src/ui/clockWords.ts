@@ -1,8 +1,13 @@
-import { format, parseISO } from 'date-fns';
+import { format, isSameDay, parseISO } from 'date-fns';
 
 /** "7:40 am" */
 export function clockTime(at: number): string {
   return format(at, 'h:mm aaa');
+}
+
+/** "6:10 pm", or "Sunday 8:13 am" when it is not the day of `from`: juice settles overnight. */
+export function clockTimeFrom(at: number, from: number): string {
+  return isSameDay(at, from) ? clockTime(at) : `${weekday(at)} ${clockTime(at)}`;
 }
 
 /** "Saturday 29 August" */

@@ -168,6 +168,8 @@ const SHORT_WORDS: Readonly<Record<string, string>> = {
   'steam-20-peel': 'Steam and peel',
   'wash-blossom-end': 'Wash, cut ends',
   thicken: 'Thicken',
+  'drip-2h': 'Drip in a bag',
+  'drip-4h': 'Drip',
   fill: 'Fill',
 };
 

@@ -33,6 +33,43 @@ test.each([
   ['moon-cheese', ['1 moon'], []],
 ] as const)('%s of %j: %j', (product, lines, expected) => expect(changes(product, ...lines)).toEqual(expected));
 
+test.each([
+  ['jam-no-pectin', ['4 cups crushed raspberries', '4 cups sugar'], []],
+  ['jam-no-pectin', ['4 cups crushed elderberries', '4 cups sugar'], ['new-ingredient']],
+  [
+    'jam-no-pectin',
+    ['5.5 cups crushed white peaches', '4 cups sugar', '2 tbsp bottled lemon juice'],
+    ['new-ingredient'],
+  ],
+  [
+    'jam-with-pectin',
+    ['6 cups chopped damsons', '1/2 cup water', '1/4 cup bottled lemon juice', '8 cups sugar', '1 box powdered pectin'],
+    [],
+  ],
+  [
+    'pickled-beets',
+    ['7 lb beetroot', '4 cups 5% vinegar', '1.5 tsp salt', '2 cups sugar', '2 cups water', '5 onions'],
+    [],
+  ],
+  [
+    'tomato-chile-salsa',
+    ['5 lb tomatoes', '4 lb pepper', '1 lb onions', '1 cup 5% vinegar', '3 tsp salt'],
+    ['more-low-acid'],
+  ],
+  [
+    'tomato-chile-salsa',
+    ['5 lb tomatoes', '2 lb chile peppers', '1 lb onions', '1 cup 5% vinegar', '3 tsp salt', '1 tsp garlic powder'],
+    ['dry-spices'],
+  ],
+  [
+    'tomato-chile-salsa',
+    ['5 lb tomatoes', '2 lb chile peppers', '1 lb onions', '1 cup 5% vinegar', '3 tsp salt', '2 cups dill'],
+    ['new-ingredient'],
+  ],
+] as const)('%s as cooks call things, %j: %j', (product, lines, expected) =>
+  expect(changes(product, ...lines)).toEqual(expected),
+);
+
 test('what is never allowed is told first where several things are changed', () => {
   const told = changesOfBatch('tomato-sauce-thin', ['35 lb tomatoes', '1 tsp oregano', '1/4 cup oil']);
   expect(neverIn(told)?.change).toBe('oil');

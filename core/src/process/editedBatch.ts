@@ -1,8 +1,9 @@
 import { type ProductRow } from '../handbook/products';
-import { ML_PER_TSP } from '../measure/amount';
+import { ML_PER_CUP, ML_PER_TSP } from '../measure/amount';
 import { type Span } from '../measure/span';
 import { type ChangeId, type ChangeVerdict, mayChange } from './change';
 import { type Formula, type Ingredient, type Role } from './formula';
+import { neverOnShelf } from './neverOnShelf';
 
 /** Kitchen measures are not laboratory ones: this much off counts as the same. */
 const SLACK = 0.02;
@@ -30,6 +31,7 @@ export function changesOf(product: ProductRow, formula: Formula, written: readon
   const edited = written.map((own) => inTestedMeasure(own, formula.ingredients));
   const scale = scaleOf(formula.ingredients, edited);
   if (scale === undefined) return [mayChange(product, 'other-proportion')];
+  if (edited.some(({ food }) => neverOnShelf(food))) found.add('new-ingredient');
   if (isThinner(formula.ingredients, edited)) found.add('less-acid');
   forAcids(formula.ingredients, edited, scale, found);
   forFoods(formula.ingredients, edited, scale, found);
@@ -39,11 +41,19 @@ export function changesOf(product: ProductRow, formula: Formula, written: readon
   forTaste(formula.ingredients, edited, scale, found);
   if (hasOtherPectin(formula.ingredients, edited, scale)) found.add('other-pectin');
   if (!product.mayDouble && scale.low > 1 + SLACK) found.add('doubled');
-  const spiced = edited.some(
-    ({ role, food }) => role === 'spice' && !formula.ingredients.some((own) => own.food === food),
-  );
-  if (spiced) found.add('dry-spices');
+  for (const own of edited) {
+    if (own.role !== 'spice' || formula.ingredients.some(({ food }) => food === own.food)) continue;
+    found.add(isMoreThanSpice(own, scale) ? 'new-ingredient' : 'dry-spices');
+  }
   return [...found].map((change) => mayChange(product, change));
+}
+
+/** A spice is taken by the spoon: above half a cup a batch it is an ingredient. Common practice. */
+const MOST_SPICE_ML = ML_PER_CUP / 2;
+
+function isMoreThanSpice({ amount }: Ingredient, scale: Scale): boolean {
+  if (!amount || amount.of === 'pieces') return false;
+  return amount.of === 'kg' || amount.span.high > MOST_SPICE_ML * Math.max(1, scale.high);
 }
 
 /** Another kind of pectin, or not its measure: boxes of powder and ounces of liquid never stand for each other. */
@@ -115,6 +125,20 @@ function inTestedMeasure(own: Ingredient, formula: readonly Ingredient[]): Ingre
   return { ...own, amount: { of: tested.amount.of, span: { low: low * size, high: high * size } } };
 }
 
+/** Names for one food. */
+const ONE_NAME: Readonly<Record<string, string>> = {
+  damson: 'plum',
+  beetroot: 'beet',
+  courgette: 'zucchini',
+  chilli: 'chile',
+  catsup: 'ketchup',
+};
+
+/** A formula that says "crushed berries" means any of them. */
+function isOneWord(a: string, b: string): boolean {
+  return a === b || (a === 'berr' && b.endsWith('berr')) || (b === 'berr' && a.endsWith('berr'));
+}
+
 const HOW_IT_IS_CUT = /^(chopp|slic|crush|peel|ripe|fresh|firm|small|large|mixed|whole|drain)/;
 
 /** How much two names have in common, 0 to 1: "tomatoes" and "ripe tomatoes" all, "orange peel" and "lemon peel" a part. */
@@ -124,12 +148,13 @@ function likeness(a: string, b: string): number {
       .replace(/[^a-z ]/g, ' ')
       .split(' ')
       .map((word) => word.replace(/(oes|ies|s)$/, ''))
+      .map((word) => ONE_NAME[word] ?? word)
       .filter((word) => word.length > 2);
     const named = all.filter((word) => !HOW_IT_IS_CUT.test(word));
     return new Set(named.length > 0 ? named : all);
   };
   const [first, second] = [words(a), words(b)];
-  const shared = [...first].filter((word) => second.has(word)).length;
+  const shared = [...first].filter((word) => [...second].some((other) => isOneWord(word, other))).length;
   return shared / Math.max(1, new Set([...first, ...second]).size);
 }
 

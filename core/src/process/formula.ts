@@ -54,7 +54,7 @@ const ROLES: readonly [RegExp, Role][] = [
   [/\bsugar\b/i, 'sugar'],
   [/\bsalt\b/i, 'salt'],
   [
-    /seed|clove(?!s? garlic)|cinnamon|allspice|mustard|dill|turmeric|flakes|cayenne|oregano|ginger|nutmeg|spice|horseradish|chili powder|^(ground )?(black )?pepper$|bay|paprika|cumin|coriander/i,
+    /(garlic|onion|chili|curry|mustard|celery) (powder|salt)|seed|clove(?!s? garlic)|cinnamon|allspice|mustard|dill|turmeric|flakes|cayenne|oregano|ginger|nutmeg|spice|horseradish|chili powder|^(ground )?(black )?pepper$|bay|paprika|cumin|coriander/i,
     'spice',
   ],
   [
@@ -94,8 +94,8 @@ export function readIngredient(text: string): Ingredient {
     .replace(/\([^)]*\)/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
-  const role = roleOf(spoken);
   const amount = match && amountOf(match);
+  const role = isPepperByTheCup(spoken, amount) ? 'low-acid' : roleOf(spoken);
   const inBrackets = AMOUNT.exec(/\(([^)]*)\)/.exec(plain)?.[1] ?? '');
   const also = inBrackets && amountOf(inBrackets);
   return {
@@ -106,6 +106,14 @@ export function readIngredient(text: string): Ingredient {
     ...(also && also.of !== amount?.of && { also }),
     optional,
   };
+}
+
+/** More of it than any spice: "pepper" then means the vegetable. Common practice. */
+const MOST_GROUND_PEPPER_ML = 4 * ML_PER_TBSP;
+
+function isPepperByTheCup(food: string, amount: Measured | undefined | null): boolean {
+  if (!/^(ground )?(black )?pepper$/i.test(food) || !amount) return false;
+  return amount.of !== 'ml' || amount.span.high > MOST_GROUND_PEPPER_ML;
 }
 
 function amountOf([, figure = '', unit, moreFigure, moreUnit]: RegExpExecArray): Measured | undefined {

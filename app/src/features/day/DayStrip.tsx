@@ -2,7 +2,7 @@ import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { addHours, startOfHour, format } from 'date-fns';
 import { View } from 'react-native';
-import { clockTime } from '@/ui/clockWords';
+import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { COLOURS, hueOfProduct } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { RowLink } from '@/ui/RowLink';
@@ -226,7 +226,7 @@ function Finish({ day }: { day: Day }) {
         likely done
       </Words>
       <Words size="small" tone="ink-2" className="absolute" style={{ right: 24, top: lateY - 2 }}>
-        9 in 10: {clockTime(day.lateAt)}
+        9 in 10: {clockTimeFrom(day.lateAt, day.startAt)}
       </Words>
     </>
   );

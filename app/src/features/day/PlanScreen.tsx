@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useNow } from '@/store/useHousehold';
-import { clockTime, weekday } from '@/ui/clockWords';
+import { clockTime, clockTimeFrom, weekday } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { JarTray } from '@/ui/JarTray';
@@ -55,7 +55,7 @@ function PlannedDay({ day }: { day: Day }) {
       title={`${weekday(day.startAt)}, ${count}`}
       note={
         next
-          ? `Likely ${clockTime(day.likelyAt)}, 9 in 10 by ${clockTime(day.lateAt)}`
+          ? `Likely ${clockTimeFrom(day.likelyAt, day.startAt)}, 9 in 10 by ${clockTimeFrom(day.lateAt, day.startAt)}`
           : 'All loads are out of the canner.'
       }
       bleed

@@ -140,7 +140,7 @@ function CropKeys({ crops, crop, onChoose, onAll }: CropKeysProps) {
             role="radio"
             aria-checked={chosen}
             onPress={() => onChoose(candidate)}
-            className={`h-[78px] w-[64px] grow items-center justify-center rounded-key ${chosen ? 'bg-plate' : ''}`}
+            className={`h-[78px] w-[64px] max-w-[24%] grow items-center justify-center rounded-key ${chosen ? 'bg-plate' : ''}`}
             style={{ boxShadow: chosen ? 'inset 0 0 0 3px #1D3F8F' : 'inset 0 0 0 2px #6C7A8C' }}
           >
             <CropGlyph crop={candidate} size={30} />

@@ -11,7 +11,7 @@ import { LidsToPress } from '@/features/pantry/LidsToPress';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
 import { altitudeWords } from '@/ui/amountWords';
-import { clockTime, longDay, weekday } from '@/ui/clockWords';
+import { clockTimeFrom, longDay, weekday } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { Key } from '@/ui/Key';
@@ -76,8 +76,8 @@ function DayPlate({ day, now }: { day: Day; now: number }) {
             {when}: {jars} jars in {count}
           </Heading>
           <Words>
-            Likely <Words weight={700}>{clockTime(day.likelyAt)}</Words>, 9 in 10 by{' '}
-            <Words weight={700}>{clockTime(day.lateAt)}</Words>
+            Likely <Words weight={700}>{clockTimeFrom(day.likelyAt, day.startAt)}</Words>, 9 in 10 by{' '}
+            <Words weight={700}>{clockTimeFrom(day.lateAt, day.startAt)}</Words>
           </Words>
         </View>
         {day.batches.map((batch) => (
