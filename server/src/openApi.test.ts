@@ -44,6 +44,23 @@ test('every route of the server is in the document, and nothing else', () => {
   expect(api.sort()).toEqual(OPERATIONS.map(({ method, path }) => `${method} ${path}`).sort());
 });
 
+test('every example of the document, asked or answered, is one that its schema takes', () => {
+  const ajv = new Ajv2020({ strict: false });
+  addFormats(ajv);
+  let held = 0;
+  const walk = (part: unknown) => {
+    if (typeof part !== 'object' || part === null) return;
+    const { schema, example } = part as { schema?: object; example?: unknown };
+    if (schema && example !== undefined) {
+      held += 1;
+      expect([example, ajv.validate(schema, example), ajv.errorsText()]).toEqual([example, true, 'No errors']);
+    }
+    Object.values(part).forEach(walk);
+  };
+  walk(JSON.parse(JSON.stringify(openApiDocument())));
+  expect(held).toBeGreaterThan(25);
+});
+
 test('every operation answers its own example as the document says', async () => {
   const order = ['/picks', '/batches', '/kitchen/events'];
   const operations = [...OPERATIONS].sort((a, b) => order.indexOf(a.path) - order.indexOf(b.path));

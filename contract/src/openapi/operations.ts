@@ -1,3 +1,4 @@
+import { findProcess } from '@hoddle/core/process/findProcess';
 import * as v from 'valibot';
 import { BatchSchema } from '../batch';
 import { CheckRequest } from '../checkedRow';
@@ -57,6 +58,7 @@ export const OPERATIONS: readonly Operation[] = [
     query: ProcessParameters,
     queryExample: EXAMPLES.question,
     replies: { 200: ProcessReply },
+    replyExample: findProcess(EXAMPLES.question),
     errors: [400],
   },
   {
@@ -66,6 +68,7 @@ export const OPERATIONS: readonly Operation[] = [
     body: BatchProcessRequest,
     bodyExample: EXAMPLES.batchQuestion,
     replies: { 200: BatchProcessReply },
+    replyExample: { answer: findProcess(EXAMPLES.batchQuestion), changes: [] },
     errors: [400],
   },
   {
@@ -84,6 +87,7 @@ export const OPERATIONS: readonly Operation[] = [
     body: ConvertRequest,
     bodyExample: EXAMPLES.convert,
     replies: { 200: ConvertReply },
+    replyExample: { kind: 'converted', value: 2.73 },
     errors: [400],
   },
   {
@@ -93,6 +97,7 @@ export const OPERATIONS: readonly Operation[] = [
     body: EstimateRequest,
     bodyExample: EXAMPLES.estimate,
     replies: { 200: EstimateReply },
+    replyExample: { jars: { p10: 19, p50: 23, p90: 26 }, massKg: 30.84, basis: 'handbook' },
     errors: [400],
   },
   {
@@ -102,6 +107,7 @@ export const OPERATIONS: readonly Operation[] = [
     body: CheckRequest,
     bodyExample: EXAMPLES.check,
     replies: { 200: CheckRequest },
+    replyExample: EXAMPLES.check,
     errors: [400, 404],
   },
   keptOnce('/sources', "A tested time from the household's own source.", HouseholdSourceSchema, EXAMPLES.source, [422]),
@@ -120,6 +126,7 @@ export const OPERATIONS: readonly Operation[] = [
     body: Household,
     bodyExample: EXAMPLES.household,
     replies: { 200: Household },
+    replyExample: EXAMPLES.household,
     errors: [400],
   },
   {

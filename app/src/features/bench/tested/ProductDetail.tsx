@@ -4,6 +4,8 @@ import { type ProductRow } from '@hoddle/core/handbook/products';
 import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
 import { altitudeBand } from '@hoddle/core/process/altitudeBand';
 import { METHODS } from '@hoddle/core/process/method';
+import { type Refusal } from '@hoddle/core/process/refusal';
+import { type TestedRow } from '@hoddle/core/process/testedRow';
 import { bandsOf } from '@hoddle/core/process/withOwnSource';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -40,7 +42,7 @@ export function ProductDetail({ product, jar: firstJar }: { product: ProductRow;
   const here =
     row.kind === 'testedRow' && altitudeFt !== null ? processAt(row, altitudeFt, pages.checkedRows) : undefined;
   const refused = row.kind === 'refusal' ? row : here?.kind === 'refusal' ? here : undefined;
-  const rowId = here?.kind === 'tested' ? here.rowId : undefined;
+  const rowId = here?.kind === 'tested' ? here.rowId : rowIdOf(row);
   const colours = hueOfProduct(product.product);
   const isTested = (part: Partial<typeof question>) => isTestedHere(look(part), altitudeFt);
   const packWords = (candidate: Pack) =>
@@ -132,4 +134,11 @@ export function ProductDetail({ product, jar: firstJar }: { product: ProductRow;
       </View>
     </View>
   );
+}
+
+/** The row a look-up stands in, for a kitchen whose altitude is not set: the page can be checked all the same. */
+function rowIdOf(row: TestedRow | Refusal): string | undefined {
+  if (row.kind === 'refusal') return undefined;
+  const first = row.bands.find((band) => band.kind === 'tested');
+  return first?.kind === 'tested' ? first.rowId : undefined;
 }
