@@ -25,6 +25,7 @@ const SCREENS = [
   '/bench/tested/tomatoes-crushed',
   '/bench/tested/snap-beans?jar=half-gallon',
   '/bench/tested/jam-with-pectin',
+  '/bench/change/quick-fresh-pack-dill',
   '/bench/sources',
   '/bench/sources/new',
 ];

@@ -62,7 +62,7 @@ test('from a name to the tested time, its strip, its conditions and the househol
   });
 
   await test.step('the mark stays with the row, through a reload, and travels with every answer', async () => {
-    await hands.press('Mark as checked');
+    await hands.press('I checked it');
     await expect(page.getByText(/^Checked \d+ \w+ \d{4}$/)).toBeVisible();
     const question = {
       product: 'snap-beans',
@@ -189,9 +189,41 @@ test('with no signal the handbook still answers, and a mark waits to be sent', a
   await context.setOffline(true);
   await search(page).fill('beetroot');
   await page.getByRole('link', { name: /^Pickled beetroot\. 40 min/ }).click();
-  await hands.press('Mark as checked');
+  await hands.press('I checked it');
   await expect(page.getByRole('status').first()).toContainText('1 thing waits here: a row checked');
   await context.setOffline(false);
   const question = { product: 'pickled-beets', pack: 'hot', jar: 'quart', method: 'boiling-water', altitudeFt: '3420' };
   await expect.poll(async () => (await ask(question)).checkedOn, { timeout: 20_000 }).toBeDefined();
+});
+
+// Handbook rule 17; USDA Complete Guide to Home Canning, 2015, guide 6, quick fresh-pack dill: 6 cups vinegar, 8 of water.
+test('may I change this? A key answers, and a written batch is held against the formula', async ({ page }) => {
+  const watch = watchPage(page);
+  const hands = kitchenHands(page, server.address);
+  await hands.goto('/bench');
+  await page.getByRole('link', { name: /May I change this/ }).click();
+  await search(page).fill('dill pickles');
+  await page.getByRole('link', { name: /^Quick dill cucumbers/ }).click();
+  const verdict = page.getByRole('status').first();
+  const batch = page.getByRole('textbox', { name: 'The batch, one ingredient a line' });
+  for (const [asked, word] of [
+    ['Less vinegar or lemon', 'Never'],
+    ['Other vinegar', 'Allowed within limits'],
+    ['Less salt', 'Allowed within limits'],
+    ['Less sugar', 'Allowed'],
+    ['Oil', 'Never'],
+    ['Bigger jar', 'Never'],
+  ] as const) {
+    await page.getByRole('radio', { name: asked, exact: true }).click();
+    await expect(verdict.getByRole('heading', { name: word, exact: true })).toBeVisible();
+  }
+  await page.getByRole('radio', { name: 'Less vinegar or lemon' }).click();
+  await expect(strip(page, /^Tested: 6 cups vinegar, 8 cups water\. Asked: 4 cups/)).toBeVisible();
+  await expect(page.getByText('That is the formula.')).toBeVisible();
+  await batch.fill((await batch.inputValue()).replace('1 1/2 quarts 5% vinegar', '1 quart 5% vinegar'));
+  await expect(page.getByText(/Less vinegar or lemon: never/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Tested, and near to it' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Quick dill cucumbers' })).toBeVisible();
+  await watch.fits();
+  watch.calm();
 });

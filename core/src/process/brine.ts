@@ -46,20 +46,36 @@ export function mixBrine(liquids: readonly BrineLiquid[]): Brine | Refusal {
   };
 }
 
+/** The liquids of a formula's brine, one batch of it. */
+export interface FormulaBrine {
+  readonly vinegarMl: number;
+  readonly lemonMl: number;
+  /** Water that stays with the food; what it only soaks in is left out. */
+  readonly waterMl: number;
+}
+
+/** The brine of each formula of a product that has acid in it; of several waters the smallest stays, the others soak. */
+export function brinesOf({ product }: ProductRow): FormulaBrine[] {
+  return formulasOf(product).flatMap(({ mainInputs }) => {
+    const { ingredients } = readFormula(mainInputs);
+    const [vinegarMl, lemonMl] = [sum(volumes(ingredients, 'vinegar')), sum(volumes(ingredients, 'lemon'))];
+    if (vinegarMl + lemonMl === 0) return [];
+    const waters = volumes(ingredients, 'water');
+    return [{ vinegarMl, lemonMl, waterMl: waters.length === 0 ? 0 : Math.min(...waters) }];
+  });
+}
+
 /**
  * Water to vinegar in the brine that a product was tested with: its own proportion, never a general threshold. Of several
- * formulas the one with least water; soaking water is not brine, so of several waters the smallest counts.
+ * formulas the one with least water.
  *
  * @returns undefined for a product without vinegar in its formula: no product, no verdict
  */
-export function testedWaterPerVinegar({ product }: ProductRow): number | undefined {
-  const proportions = formulasOf(product).flatMap(({ mainInputs }) => {
-    const { ingredients } = readFormula(mainInputs);
-    const vinegarMl = sum(volumes(ingredients, 'vinegar'));
-    return vinegarMl > 0 ? [Math.min(...volumes(ingredients, 'water'), Infinity) / vinegarMl] : [];
-  });
-  const finite = proportions.map((proportion) => (proportion === Infinity ? 0 : proportion));
-  return finite.length === 0 ? undefined : Math.min(...finite);
+export function testedWaterPerVinegar(product: ProductRow): number | undefined {
+  const proportions = brinesOf(product)
+    .filter(({ vinegarMl }) => vinegarMl > 0)
+    .map(({ vinegarMl, waterMl }) => waterMl / vinegarMl);
+  return proportions.length === 0 ? undefined : Math.min(...proportions);
 }
 
 function volumes(ingredients: readonly Ingredient[], role: Ingredient['role']): number[] {

@@ -42,7 +42,7 @@ export function changesOf(product: ProductRow, formula: Formula, written: readon
   if (hasOtherPectin(formula.ingredients, edited, scale)) found.add('other-pectin');
   if (!product.mayDouble && scale.low > 1 + SLACK) found.add('doubled');
   for (const own of edited) {
-    if (own.role !== 'spice' || formula.ingredients.some(({ food }) => food === own.food)) continue;
+    if (own.role !== 'spice' || formula.ingredients.some(({ food }) => likeness(food, own.food) > 0)) continue;
     found.add(isMoreThanSpice(own, scale) ? 'new-ingredient' : 'dry-spices');
   }
   return [...found].map((change) => mayChange(product, change));

@@ -13,13 +13,15 @@ const LINE = { stroke: COLOURS.edge, strokeWidth: 3, strokeLinecap: 'round' } as
 
 /** What stands on the board: each tool is drawn as the thing, with its last value under its name. */
 export function BenchTools() {
-  const { checkedRows, sources } = useHousehold();
-  const checked = checkedRows.length === 0 ? 'none checked yet' : `${checkedRows.length} checked`;
+  const { sources } = useHousehold();
   return (
     <View>
       <View className="flex-row" style={{ boxShadow: `inset 0 -88px 0 ${COLOURS.plate}` }}>
-        <Tool href="/bench/tested" name="What’s tested" note={`${PRODUCTS.length} products, ${checked}`}>
+        <Tool href="/bench/tested" name="What’s tested" note={`${PRODUCTS.length} products`}>
           <Handbook />
+        </Tool>
+        <Tool href="/bench/change" name="May I change this?" note="any formula">
+          <Clipboard />
         </Tool>
         <Tool
           href="/bench/sources"
@@ -65,6 +67,25 @@ function Handbook() {
       <Rect x={86} y={32} width={16} height={6} rx={1.5} fill={COLOURS.band} stroke={COLOURS.ink} strokeWidth={2} />
       <Path d="M87 38Q80 44 80 50V76Q80 82 86 82H102Q108 82 108 76V50Q108 44 101 38Z" {...INK} />
       <Path d="M81 50H107V76Q107 81 102 81H86Q81 81 81 76Z" fill="#A6211B" />
+    </Svg>
+  );
+}
+
+/** A sheet on a board, with the question on it. */
+function Clipboard() {
+  return (
+    <Svg width={92} height={108} viewBox="0 0 92 108" aria-hidden>
+      <Rect x={8} y={14} width={76} height={92} rx={4} {...INK} />
+      <Path d="M30 16L36 5H56L62 16Z" fill={COLOURS.cobalt} />
+      <Path d="M20 30H60M20 40H72M20 94H44" {...LINE} />
+      <Path
+        d="M36 62Q36 50 47 50Q58 50 58 60Q58 67 47 71V76"
+        stroke={COLOURS.ink}
+        strokeWidth={5}
+        fill="none"
+        strokeLinecap="round"
+      />
+      <Circle cx={47} cy={85} r={3.4} fill={COLOURS.ink} />
     </Svg>
   );
 }

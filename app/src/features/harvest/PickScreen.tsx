@@ -16,10 +16,10 @@ import { clockTime, weekday } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { CropGlyph } from '@/ui/CropGlyph';
 import { Key } from '@/ui/Key';
+import { Keypad } from '@/ui/Keypad';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { AmountField } from './AmountField';
-import { Keypad } from './Keypad';
 import { UnitKeys } from './UnitKeys';
 import { type DraftReading, type PickDraft, pickFrom, readDraft, usePickEntry } from './usePickEntry';
 

@@ -4,6 +4,7 @@ import { type Pick as HarvestPick, type Place } from '@hoddle/core/harvest/pick'
 import { type HarvestUnit, unitWords } from '@hoddle/core/measure/amount';
 import { readAmount } from '@hoddle/core/measure/readAmount';
 import { useState } from 'react';
+import { typedAfter } from '@/ui/Keypad';
 
 /** What was typed, as it was typed. */
 export interface PickDraft {
@@ -86,12 +87,6 @@ export function usePickEntry(first: ProduceId) {
   });
   const [field, setField] = useState<'amount' | 'soft'>('amount');
   const change = (part: Partial<PickDraft>) => setDraft((before) => ({ ...before, ...part }));
-  const press = (key: string) =>
-    setDraft((before) => {
-      const typed = before[field];
-      if (key === 'back') return { ...before, [field]: typed.replace(/(\s*\d\/\d|\s*.)$/, '') };
-      const spaced = key.includes('/') && /\d$/.test(typed) ? ` ${key}` : key;
-      return { ...before, [field]: typed.length < 24 ? typed + spaced : typed };
-    });
+  const press = (key: string) => setDraft((before) => ({ ...before, [field]: typedAfter(before[field], key) }));
   return { draft, change, field, setField, press, name: produceRow(draft.crop).name };
 }

@@ -16,9 +16,9 @@ export function CheckedMark({ rowId }: { rowId: string }) {
   if (!mark) {
     return (
       <View className="flex-row flex-wrap items-center gap-3">
-        <SmallKey words="Mark as checked" onPress={() => set(isoDay(householdNow()))} />
+        <SmallKey words="I checked it" onPress={() => set(isoDay(householdNow()))} />
         <Words size="label" tone="ink-2" className="min-w-[160px] flex-1">
-          Hold the figures beside the page once; the mark stays with them.
+          Nobody here has held it against the page yet.
         </Words>
       </View>
     );

@@ -49,20 +49,20 @@ test('without an altitude there is the strip and no single number; its page can 
   show('snap-beans');
   expect(screen.getByLabelText(/to 2,000 ft: 25 min at 11 psi; .*above 8,000 ft: not tested$/)).toBeTruthy();
   expect(screen.queryByText(/^at \d+ psi$/)).toBeNull();
-  expect(screen.getByRole('button', { name: 'Mark as checked' })).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'I checked it' })).toBeTruthy();
 });
 
 test('a mark is entered with the household’s day, and taken back again', () => {
   household(500);
   jest.useFakeTimers({ now: new Date(2026, 7, 29, 12) });
   show('plums');
-  fireEvent.press(screen.getByRole('button', { name: 'Mark as checked' }));
+  fireEvent.press(screen.getByRole('button', { name: 'I checked it' }));
   expect(screen.getByText('Checked 29 Aug 2026')).toBeTruthy();
   expect(useHouseholdStore.getState().waiting.map(({ write }) => write)).toEqual([
     { kind: 'row-checked', check: { rowId: expect.stringContaining('plums'), checkedOn: '2026-08-29' } },
   ]);
   fireEvent.press(screen.getByRole('button', { name: 'Take the mark back' }));
-  expect(screen.getByRole('button', { name: 'Mark as checked' })).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'I checked it' })).toBeTruthy();
   jest.useRealTimers();
 });
 

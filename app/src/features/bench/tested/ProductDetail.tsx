@@ -126,6 +126,11 @@ export function ProductDetail({ product, jar: firstJar }: { product: ProductRow;
         </Words>
         <Key
           look="outline"
+          words="May I change this?"
+          onPress={() => router.navigate({ pathname: '/bench/change/[product]', params: { product: product.product } })}
+        />
+        <Key
+          look="outline"
           words="Add a tested page of our own"
           onPress={() =>
             router.navigate({ pathname: '/bench/sources/new', params: { product: product.product, jar, pack, method } })

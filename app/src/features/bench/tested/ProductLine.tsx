@@ -12,8 +12,20 @@ import { Words } from '@/ui/Words';
 import { isTestedHere } from './isTestedHere';
 import { firstQuestion } from './useTestedQuestion';
 
+export type ProductPath = '/bench/tested/[product]' | '/bench/change/[product]';
+
+interface ProductLineProps {
+  product: ProductRow;
+  chosen: boolean;
+  leadsTo?: ProductPath;
+}
+
 /** One product of the list: its names, how it is canned, and the minutes of its usual jar, large. */
-export const ProductLine = memo(function ProductLine({ product, chosen }: { product: ProductRow; chosen: boolean }) {
+export const ProductLine = memo(function ProductLine({
+  product,
+  chosen,
+  leadsTo = '/bench/tested/[product]',
+}: ProductLineProps) {
   const { altitudeFt } = useHousehold().household;
   const pages = usePages();
   const question = firstQuestion(product);
@@ -34,7 +46,7 @@ export const ProductLine = memo(function ProductLine({ product, chosen }: { prod
   return (
     <View role="listitem">
       <RowLink
-        href={{ pathname: '/bench/tested/[product]', params: { product: product.product } }}
+        href={{ pathname: leadsTo, params: { product: product.product } }}
         label={[product.name, jarWords, note].filter(Boolean).join('. ')}
         className={`min-h-[64px] flex-row items-center gap-3 border-t border-hair py-2 pr-2 ${chosen ? 'bg-plate' : ''}`}
         style={chosen ? { boxShadow: 'inset 0 0 0 3px #1D3F8F', borderRadius: 10 } : undefined}

@@ -8,16 +8,18 @@ import { RefusalPart } from '@/features/process/RefusalPart';
 import { useHousehold } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 import { Heading, Words } from '@/ui/Words';
-import { ProductLine } from './ProductLine';
+import { ProductLine, type ProductPath } from './ProductLine';
 
 interface TestedSearchProps {
   typed: string;
   onType: (typed: string) => void;
   chosen?: ProductId;
+  /** What a line of the list leads to: the tested time, or what may be changed in it. */
+  leadsTo?: ProductPath;
 }
 
 /** Search as one types: products by any name, and a refusal with its way out for what is never tested. */
-export function TestedSearch({ typed, onType, chosen }: TestedSearchProps) {
+export function TestedSearch({ typed, onType, chosen, leadsTo }: TestedSearchProps) {
   const { altitudeFt } = useHousehold().household;
   const found = useMemo(() => searchProducts(typed), [typed]);
   const never = useMemo(() => searchNever(typed), [typed]);
@@ -60,7 +62,7 @@ export function TestedSearch({ typed, onType, chosen }: TestedSearchProps) {
       )}
       <View role="list" aria-label="Products">
         {found.map((product) => (
-          <ProductLine key={product.product} product={product} chosen={product.product === chosen} />
+          <ProductLine key={product.product} product={product} chosen={product.product === chosen} leadsTo={leadsTo} />
         ))}
       </View>
     </View>

@@ -1,7 +1,7 @@
 import Delete from 'lucide-react-native/icons/delete';
 import { Pressable, View } from 'react-native';
-import { COLOURS } from '@/ui/colours';
-import { Words } from '@/ui/Words';
+import { COLOURS } from './colours';
+import { Words } from './Words';
 
 const ROWS = [
   ['1', '2', '3', '1/4'],
@@ -37,4 +37,14 @@ export function Keypad({ onPress }: { onPress: (key: string) => void }) {
       ))}
     </View>
   );
+}
+
+/** Longer than any figure a cook means. */
+const MOST_SIGNS = 24;
+
+/** What a field holds after a key of the pad: a fraction after a whole number is set apart ("1 1/4"), rubbing out takes it whole. */
+export function typedAfter(typed: string, key: string): string {
+  if (key === 'back') return typed.replace(/(\s*\d\/\d|\s*.)$/, '');
+  const sign = key.includes('/') && /\d$/.test(typed) ? ` ${key}` : key;
+  return typed.length < MOST_SIGNS ? typed + sign : typed;
 }

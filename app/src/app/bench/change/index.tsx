@@ -1,0 +1,5 @@
+import { ChangeScreen } from '@/features/bench/change/ChangeScreen';
+
+export default function ChangeRoute() {
+  return <ChangeScreen />;
+}

@@ -1,0 +1,156 @@
+import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
+import { formulasOf } from '@hoddle/core/handbook/recipes';
+import { ML_PER_CUP } from '@hoddle/core/measure/amount';
+import { brinesOf } from '@hoddle/core/process/brine';
+import { type ChangeId, mayChange } from '@hoddle/core/process/change';
+import { similarProducts } from '@hoddle/core/process/similarProducts';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { hueOfProduct } from '@/ui/colours';
+import { JarDrawing } from '@/ui/JarDrawing';
+import { Plate } from '@/ui/Plate';
+import { RowLink } from '@/ui/RowLink';
+import { Screen } from '@/ui/Screen';
+import { useIsWide } from '@/ui/StationBar';
+import { VerdictSign } from '@/ui/VerdictSign';
+import { Heading, Words } from '@/ui/Words';
+import { useSearchStore } from '../tested/searchStore';
+import { TestedSearch } from '../tested/TestedSearch';
+import { usualJar } from '../tested/useTestedQuestion';
+import { askedChanges } from './askedChanges';
+import { BatchLines, changesOfLines, firstFormulaLines } from './BatchLines';
+import { CHANGE_WORDS, VERDICT_WORDS } from './changeWords';
+import { Vessels } from './Vessels';
+
+/** May I change this? Choose a tested product, then say the change or write the batch down. */
+export function ChangeScreen({ product }: { product?: string }) {
+  const typed = useSearchStore((store) => store.typed);
+  const type = useSearchStore((store) => store.type);
+  const row = product === undefined ? undefined : findProduct(product);
+  if (row) return <Change product={row} />;
+  return (
+    <Screen station="bench" title="May I change this?" note="Which product?" backTo="/bench">
+      <View className="max-w-[640px]">
+        <TestedSearch typed={typed} onType={type} leadsTo="/bench/change/[product]" />
+      </View>
+    </Screen>
+  );
+}
+
+function Change({ product }: { product: ProductRow }) {
+  const wide = useIsWide();
+  const changes = askedChanges(product);
+  const [asked, setAsked] = useState<ChangeId>(() => changes[0] ?? 'oil');
+  const [typed, setTyped] = useState(() => firstFormulaLines(product));
+  const spoilt = changesOfLines(product, typed).some(({ verdict }) => verdict === 'never');
+  return (
+    <Screen
+      station="bench"
+      title="May I change this?"
+      note={product.name}
+      backTo="/bench/change"
+      headSide={
+        <JarDrawing
+          size={usualJar(product)}
+          quartPx={50}
+          look={spoilt ? 'refused' : 'here'}
+          {...hueOfProduct(product.product)}
+        />
+      }
+    >
+      <View className={wide ? 'flex-row gap-10' : 'gap-5'}>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          <View role="radiogroup" aria-label="The change" className="flex-row flex-wrap gap-2">
+            {changes.map((change) => (
+              <ChangeKey key={change} change={change} chosen={change === asked} onPress={() => setAsked(change)} />
+            ))}
+          </View>
+          <VerdictPlate product={product} change={asked} />
+        </View>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          <BatchLines product={product} typed={typed} onType={setTyped} />
+          {spoilt && <NearestTested product={product} />}
+          <Words tone="ink-2" className="border-t-2 border-hair pt-3">
+            A time holds only for the formula, fill temperature, pack, thickness and cut it was tested with. Longer
+            boiling does not make up for less acid. Your local extension office comes first.
+          </Words>
+        </View>
+      </View>
+    </Screen>
+  );
+}
+
+function ChangeKey({ change, chosen, onPress }: { change: ChangeId; chosen: boolean; onPress: () => void }) {
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={chosen}
+      onPress={onPress}
+      className={`min-h-[48px] justify-center rounded-key px-3 ${chosen ? 'bg-plate' : ''}`}
+      style={{ boxShadow: chosen ? 'inset 0 0 0 3px #1D3F8F' : 'inset 0 0 0 2px #6C7A8C' }}
+    >
+      <Words weight={chosen ? 700 : 500}>{CHANGE_WORDS[change]}</Words>
+    </Pressable>
+  );
+}
+
+/** A third less: what is drawn when somebody asks for less without saying how much. */
+const LESS = 2 / 3;
+const MORE = 1.5;
+
+function VerdictPlate({ product, change }: { product: ProductRow; change: ChangeId }) {
+  const { verdict, reason } = mayChange(product, change);
+  const brine = brinesOf(product)[0];
+  const drawn = brine && (change === 'less-acid' || change === 'more-water') ? brine : undefined;
+  const acidCups = drawn && (drawn.vinegarMl > 0 ? drawn.vinegarMl : drawn.lemonMl) / ML_PER_CUP;
+  const waterCups = drawn && drawn.waterMl / ML_PER_CUP;
+  return (
+    <Plate className="gap-3">
+      <View className="flex-row items-center gap-3" role="status" aria-live="polite">
+        <VerdictSign verdict={verdict} size={44} />
+        <View className="flex-1">
+          <Heading size="head">{VERDICT_WORDS[verdict]}</Heading>
+          <Words>{reason}</Words>
+        </View>
+      </View>
+      {acidCups !== undefined && waterCups !== undefined && (
+        <Vessels
+          acid={drawn && drawn.vinegarMl > 0 ? 'vinegar' : 'lemon juice'}
+          tested={{ acidCups, waterCups }}
+          asked={
+            change === 'less-acid'
+              ? { acidCups: acidCups * LESS, waterCups: waterCups + acidCups * (1 - LESS) }
+              : { acidCups, waterCups: waterCups === 0 ? 1 : waterCups * MORE }
+          }
+        />
+      )}
+      {formulasOf(product.product).length === 0 && (
+        <Words size="label" tone="ink-2">
+          It has no formula of its own: the food alone, with salt, sugar or acid as its page says.
+        </Words>
+      )}
+    </Plate>
+  );
+}
+
+/** What to make instead of a changed formula. */
+function NearestTested({ product }: { product: ProductRow }) {
+  return (
+    <View className="gap-2">
+      <Heading>Tested, and near to it</Heading>
+      <View className="flex-row flex-wrap gap-2">
+        {[product.product, ...similarProducts(product)].map((near) => (
+          <RowLink
+            key={near}
+            href={{ pathname: '/bench/tested/[product]', params: { product: near } }}
+            className="min-h-[48px] justify-center rounded-key border-2 border-cobalt px-3"
+          >
+            <Words weight={700} tone="cobalt">
+              {findProduct(near)?.name}
+            </Words>
+          </RowLink>
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,30 @@
+import { type ProductRow } from '@hoddle/core/handbook/products';
+import { formulasOf } from '@hoddle/core/handbook/recipes';
+import { type ChangeId } from '@hoddle/core/process/change';
+import { readFormula, type Role } from '@hoddle/core/process/formula';
+
+/** Asked of everything, whatever it is made of. */
+const OF_ALL: readonly ChangeId[] = ['oil', 'thickener', 'bigger-jar', 'smaller-jar', 'dry-spices', 'merged'];
+
+/** Asked where the formula has something of that role. */
+const OF_ROLE: readonly (readonly [Role, readonly ChangeId[]])[] = [
+  ['vinegar', ['less-acid', 'other-vinegar', 'home-made-vinegar', 'more-water']],
+  ['lemon', ['less-acid', 'fresh-lemon']],
+  ['low-acid', ['more-low-acid', 'less-low-acid']],
+  ['salt', ['less-salt']],
+  ['sugar', ['less-sugar']],
+  ['pectin', ['other-pectin', 'doubled', 'butter']],
+];
+
+/** The changes a cook may ask of a product, by keys: what is in its formula first, then what is asked of everything. */
+export function askedChanges(product: ProductRow): ChangeId[] {
+  const ingredients = formulasOf(product.product).flatMap(({ mainInputs }) => readFormula(mainInputs).ingredients);
+  const roles = new Set(ingredients.map(({ role }) => role));
+  const own = OF_ROLE.filter(([role]) => roles.has(role)).flatMap(([, changes]) => changes);
+  const peppers: ChangeId[] = ingredients.some(({ role, food }) => role === 'low-acid' && /pepper|chile/.test(food))
+    ? ['swap-peppers']
+    : [];
+  const acid: ChangeId[] = product.productClass === 'tomato' ? ['less-acid', 'more-low-acid'] : [];
+  const doubled: ChangeId[] = product.hasFormula ? ['doubled'] : [];
+  return [...new Set([...acid, ...own, ...peppers, ...OF_ALL, ...doubled])];
+}

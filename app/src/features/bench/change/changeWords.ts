@@ -1,0 +1,28 @@
+import { type ChangeId } from '@hoddle/core/process/change';
+
+export const CHANGE_WORDS: Readonly<Record<ChangeId, string>> = {
+  'other-vinegar': 'Other vinegar',
+  'less-salt': 'Less salt',
+  'less-sugar': 'Less sugar',
+  'dry-spices': 'Dry spices',
+  'swap-peppers': 'Other peppers',
+  'less-low-acid': 'Less onion',
+  'smaller-jar': 'Smaller jar',
+  'more-low-acid': 'More onion',
+  'less-acid': 'Less vinegar or lemon',
+  'weaker-vinegar': 'Vinegar under 5 %',
+  'home-made-vinegar': 'Home-made vinegar',
+  'fresh-lemon': 'Fresh lemon',
+  'more-water': 'More water',
+  oil: 'Oil',
+  butter: 'Butter against foam',
+  thickener: 'Thicker',
+  'bigger-jar': 'Bigger jar',
+  merged: 'Two recipes in one',
+  doubled: 'Twice the batch',
+  'other-pectin': 'Other pectin',
+  'new-ingredient': 'Something new in it',
+  'other-proportion': 'Other proportions',
+};
+
+export const VERDICT_WORDS = { allowed: 'Allowed', 'within-limits': 'Allowed within limits', never: 'Never' } as const;
