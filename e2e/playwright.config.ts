@@ -31,5 +31,6 @@ export default defineConfig({
   projects: [
     { name: 'journeys', testDir: './journeys' },
     { name: 'shots', testDir: './shots' },
+    { name: 'bench', testDir: './bench' },
   ],
 });

@@ -1,5 +1,4 @@
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
-import { PRODUCE, type ProduceId } from '@hoddle/core/handbook/produce';
 import { keepsUntil } from '@hoddle/core/harvest/keeping';
 import { UNITS } from '@hoddle/core/measure/amount';
 import { productsOf } from '@hoddle/core/handbook/products';
@@ -7,26 +6,21 @@ import { estimateJars } from '@hoddle/core/yields/estimateJars';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold, useNow } from '@/store/useHousehold';
 import { Choice } from '@/ui/Choice';
 import { clockTime, weekday } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
-import { CropGlyph } from '@/ui/CropGlyph';
+import { FigureField } from '@/ui/FigureField';
 import { Key } from '@/ui/Key';
 import { Keypad } from '@/ui/Keypad';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { AmountField } from './AmountField';
+import { CropKeys, recentCrops } from './CropKeys';
 import { UnitKeys } from './UnitKeys';
 import { type DraftReading, type PickDraft, pickFrom, readDraft, usePickEntry } from './usePickEntry';
-
-const RECENT = 4;
-
-/** What stands in front while nothing was picked yet. */
-const STARTERS: readonly ProduceId[] = ['tomato-paste', 'tomato-slicing', 'damson', 'bean-snap'];
 
 /** "68 lb of paste tomatoes, picked today, 12 lb of it soft": one hand, in the garden. */
 export function PickScreen() {
@@ -36,7 +30,6 @@ export function PickScreen() {
   const now = useNow(30_000);
   const recent = recentCrops(picks);
   const { draft, change, field, setField, press } = usePickEntry(recent[0] ?? 'tomato-paste');
-  const [allCrops, setAllCrops] = useState(false);
   const [asked, setAsked] = useState(false);
   const reading = readDraft(draft);
   const save = () => {
@@ -55,14 +48,9 @@ export function PickScreen() {
       foot={<PickFoot draft={draft} reading={reading} asked={asked} now={now} onSave={save} />}
     >
       <View className="max-w-[560px] gap-[10px]">
-        <CropKeys
-          crops={allCrops ? PRODUCE.map(({ crop }) => crop) : recent}
-          crop={draft.crop}
-          onChoose={(crop) => change({ crop })}
-          onAll={allCrops ? undefined : () => setAllCrops(true)}
-        />
+        <CropKeys first={recent} crop={draft.crop} onChoose={(crop) => change({ crop })} />
         <View className="flex-row gap-[10px]">
-          <AmountField
+          <FigureField
             label="Picked"
             large
             typed={draft.amount}
@@ -72,7 +60,7 @@ export function PickScreen() {
             onFocus={() => setField('amount')}
             onChange={(amount) => change({ amount })}
           />
-          <AmountField
+          <FigureField
             label="of it soft"
             large={false}
             typed={draft.soft}
@@ -113,61 +101,6 @@ export function PickScreen() {
         />
       </View>
     </Screen>
-  );
-}
-
-function recentCrops(picks: readonly { crop: ProduceId; pickedAt: number }[]): ProduceId[] {
-  const lately = [...picks].sort((a, b) => b.pickedAt - a.pickedAt).map(({ crop }) => crop);
-  return [...new Set([...lately, ...STARTERS, ...PRODUCE.map(({ crop }) => crop)])].slice(0, RECENT);
-}
-
-interface CropKeysProps {
-  crops: readonly ProduceId[];
-  crop: ProduceId;
-  onChoose: (crop: ProduceId) => void;
-  onAll?: () => void;
-}
-
-function CropKeys({ crops, crop, onChoose, onAll }: CropKeysProps) {
-  return (
-    <View role="radiogroup" aria-label="Crop" className="flex-row flex-wrap gap-[5px]">
-      {crops.map((candidate) => {
-        const chosen = candidate === crop;
-        const name = PRODUCE.find((row) => row.crop === candidate)?.name ?? '';
-        return (
-          <Pressable
-            key={candidate}
-            role="radio"
-            aria-checked={chosen}
-            onPress={() => onChoose(candidate)}
-            className={`h-[78px] w-[64px] max-w-[24%] grow items-center justify-center rounded-key ${chosen ? 'bg-plate' : ''}`}
-            style={{ boxShadow: chosen ? 'inset 0 0 0 3px #1D3F8F' : 'inset 0 0 0 2px #6C7A8C' }}
-          >
-            <CropGlyph crop={candidate} size={30} />
-            <Words
-              size="small"
-              weight={chosen ? 700 : 500}
-              className="px-1 text-center"
-              style={{ lineHeight: 15, fontSize: 13.5 }}
-            >
-              {name}
-            </Words>
-          </Pressable>
-        );
-      })}
-      {onAll && (
-        <Pressable
-          role="button"
-          onPress={onAll}
-          className="h-[78px] w-[64px] grow items-center justify-center rounded-key"
-          style={{ boxShadow: 'inset 0 0 0 2px #6C7A8C' }}
-        >
-          <Words size="small" weight={700} tone="cobalt" className="text-center" style={{ lineHeight: 17 }}>
-            All {PRODUCE.length} crops
-          </Words>
-        </Pressable>
-      )}
-    </View>
   );
 }
 

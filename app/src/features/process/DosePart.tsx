@@ -3,11 +3,11 @@ import { ML_PER_TBSP, ML_PER_TSP } from '@hoddle/core/measure/amount';
 import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { type TestedRow } from '@hoddle/core/process/testedRow';
-import { syrupFor } from '@hoddle/core/supplies/syrupFor';
+import { LIGHT_PERCENT, syrupOf } from '@hoddle/core/supplies/syrupOf';
 import { View } from 'react-native';
-import Svg, { Circle, Path } from 'react-native-svg';
-import { COLOURS, hueOfCrop, hueOfProduct } from '@/ui/colours';
+import { hueOfCrop, hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
+import { Spoons } from '@/ui/Spoons';
 import { Words } from '@/ui/Words';
 
 interface DosePartProps {
@@ -21,7 +21,8 @@ interface DosePartProps {
 export function DosePart({ row, jar, jars }: DosePartProps) {
   const { one } = JARS[jar];
   const { acid, headspaceIn, product } = row;
-  const syrup = jars !== undefined && product?.sequence.includes('syrup') ? syrupFor('light', jar, jars) : undefined;
+  const syrup =
+    jars !== undefined && product?.sequence.includes('syrup') ? syrupOf(LIGHT_PERCENT, jar, jars) : undefined;
   const colours = product ? hueOfProduct(product.product) : hueOfCrop('mixed');
   return (
     <View className="flex-row items-start gap-3">
@@ -74,29 +75,5 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
         <Words weight={600}>Leave {printFraction(headspaceIn)} in headspace.</Words>
       </View>
     </View>
-  );
-}
-
-/** Spoons full of acid, one for each whole or begun tablespoon. */
-function Spoons({ count }: { count: number }) {
-  const spoons = Math.min(4, Math.ceil(count));
-  return (
-    <Svg width={54} height={spoons * 18} aria-hidden>
-      {Array.from({ length: spoons }, (_, i) => (
-        <Path
-          key={i}
-          d={`M3 ${i * 18 + 4}h15a7.500 7.500 0 0 1-15 0Z`}
-          fill={COLOURS.acid}
-          stroke={COLOURS.ink}
-          strokeWidth={1.5}
-        />
-      ))}
-      {Array.from({ length: spoons }, (_, i) => (
-        <Path key={`handle ${i}`} d={`M18 ${i * 18 + 4}h28`} stroke={COLOURS.ink} strokeWidth={2} />
-      ))}
-      {Array.from({ length: spoons }, (_, i) => (
-        <Circle key={`end ${i}`} cx={48} cy={i * 18 + 4} r={2.4} fill="none" stroke={COLOURS.ink} strokeWidth={1.6} />
-      ))}
-    </Svg>
   );
 }

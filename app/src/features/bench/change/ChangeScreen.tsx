@@ -14,8 +14,7 @@ import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { VerdictSign } from '@/ui/VerdictSign';
 import { Heading, Words } from '@/ui/Words';
-import { useSearchStore } from '../tested/searchStore';
-import { TestedSearch } from '../tested/TestedSearch';
+import { ChooseProduct } from '../instrument/ChooseProduct';
 import { usualJar } from '../tested/useTestedQuestion';
 import { askedChanges } from './askedChanges';
 import { BatchLines, changesOfLines, firstFormulaLines } from './BatchLines';
@@ -24,17 +23,9 @@ import { Vessels } from './Vessels';
 
 /** May I change this? Choose a tested product, then say the change or write the batch down. */
 export function ChangeScreen({ product }: { product?: string }) {
-  const typed = useSearchStore((store) => store.typed);
-  const type = useSearchStore((store) => store.type);
   const row = product === undefined ? undefined : findProduct(product);
   if (row) return <Change product={row} />;
-  return (
-    <Screen station="bench" title="May I change this?" note="Which product?" backTo="/bench">
-      <View className="max-w-[640px]">
-        <TestedSearch typed={typed} onType={type} leadsTo="/bench/change/[product]" />
-      </View>
-    </Screen>
-  );
+  return <ChooseProduct title="May I change this?" leadsTo="/bench/change/[product]" />;
 }
 
 function Change({ product }: { product: ProductRow }) {

@@ -12,7 +12,12 @@ import { Words } from '@/ui/Words';
 import { isTestedHere } from './isTestedHere';
 import { firstQuestion } from './useTestedQuestion';
 
-export type ProductPath = '/bench/tested/[product]' | '/bench/change/[product]';
+export type ProductPath =
+  | '/bench/tested/[product]'
+  | '/bench/change/[product]'
+  | '/bench/brine/[product]'
+  | '/bench/scale/[product]'
+  | '/bench/ready/[product]';
 
 interface ProductLineProps {
   product: ProductRow;

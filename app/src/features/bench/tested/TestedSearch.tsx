@@ -2,13 +2,14 @@ import Search from 'lucide-react-native/icons/search';
 import { type ProductId } from '@hoddle/core/handbook/products';
 import { searchProducts } from '@hoddle/core/handbook/searchProducts';
 import { searchNever } from '@hoddle/core/process/neverOnShelf';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { TextInput, View } from 'react-native';
 import { RefusalPart } from '@/features/process/RefusalPart';
 import { useHousehold } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 import { Heading, Words } from '@/ui/Words';
-import { ProductLine, type ProductPath } from './ProductLine';
+import { type ProductPath } from './ProductLine';
+import { ProductList } from './ProductList';
 
 interface TestedSearchProps {
   typed: string;
@@ -21,8 +22,10 @@ interface TestedSearchProps {
 /** Search as one types: products by any name, and a refusal with its way out for what is never tested. */
 export function TestedSearch({ typed, onType, chosen, leadsTo }: TestedSearchProps) {
   const { altitudeFt } = useHousehold().household;
-  const found = useMemo(() => searchProducts(typed), [typed]);
-  const never = useMemo(() => searchNever(typed), [typed]);
+  // What is typed shows at once; the list follows as soon as there is time, even on an old phone.
+  const settled = useDeferredValue(typed);
+  const found = useMemo(() => searchProducts(settled), [settled]);
+  const never = useMemo(() => searchNever(settled), [settled]);
   const count = found.length === 1 ? '1 product' : `${found.length} products`;
   return (
     <View className="gap-3">
@@ -60,11 +63,7 @@ export function TestedSearch({ typed, onType, chosen, leadsTo }: TestedSearchPro
           ask the local extension office.
         </Words>
       )}
-      <View role="list" aria-label="Products">
-        {found.map((product) => (
-          <ProductLine key={product.product} product={product} chosen={product.product === chosen} leadsTo={leadsTo} />
-        ))}
-      </View>
+      <ProductList key={settled === '' ? 'all' : 'found'} found={found} chosen={chosen} leadsTo={leadsTo} />
     </View>
   );
 }

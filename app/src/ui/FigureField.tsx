@@ -1,8 +1,8 @@
 import { TextInput, View } from 'react-native';
-import { COLOURS } from '@/ui/colours';
-import { Words } from '@/ui/Words';
+import { COLOURS } from './colours';
+import { Words } from './Words';
 
-interface AmountFieldProps {
+interface FigureFieldProps {
   label: string;
   typed: string;
   unitWords: string;
@@ -14,7 +14,7 @@ interface AmountFieldProps {
 }
 
 /** A figure being typed, with the keypad or a keyboard; the phone's own keyboard stays away. */
-export function AmountField({ label, typed, unitWords, active, large, wrong, onFocus, onChange }: AmountFieldProps) {
+export function FigureField({ label, typed, unitWords, active, large, wrong, onFocus, onChange }: FigureFieldProps) {
   return (
     <View
       className={`${large ? 'flex-[1.5]' : 'flex-1'} rounded-key bg-plate px-3 pb-1 pt-1`}

@@ -1,0 +1,3 @@
+import { AcidScreen } from '@/features/bench/acid/AcidScreen';
+
+export default AcidScreen;

@@ -1,0 +1,3 @@
+import { BoilScreen } from '@/features/bench/boil/BoilScreen';
+
+export default BoilScreen;

@@ -1,0 +1,5 @@
+import { BrineScreen } from '@/features/bench/brine/BrineScreen';
+
+export default function BrineRoute() {
+  return <BrineScreen />;
+}

@@ -1,0 +1,3 @@
+import { ConvertScreen } from '@/features/bench/convert/ConvertScreen';
+
+export default ConvertScreen;

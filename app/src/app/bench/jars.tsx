@@ -1,0 +1,3 @@
+import { JarsScreen } from '@/features/bench/jars/JarsScreen';
+
+export default JarsScreen;

@@ -1,0 +1,3 @@
+import { SyrupScreen } from '@/features/bench/syrup/SyrupScreen';
+
+export default SyrupScreen;

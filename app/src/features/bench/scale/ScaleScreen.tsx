@@ -1,0 +1,153 @@
+import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
+import { formulasOf, type RecipeRow } from '@hoddle/core/handbook/recipes';
+import { ML_PER_CUP } from '@hoddle/core/measure/amount';
+import { printMeasures } from '@hoddle/core/measure/cookMeasure';
+import { printFraction } from '@hoddle/core/measure/fraction';
+import { printSpan } from '@hoddle/core/measure/span';
+import { inKitchenFractions, readFormula } from '@hoddle/core/process/formula';
+import {
+  type Gate,
+  measuredIngredient,
+  measureGate,
+  potCups,
+  type ScaledIngredient,
+} from '@hoddle/core/supplies/measureGate';
+import { View } from 'react-native';
+import { FigureField } from '@/ui/FigureField';
+import { typedAfter } from '@/ui/Keypad';
+import { Words } from '@/ui/Words';
+import { AnswerPlate } from '../instrument/AnswerPlate';
+import { Instrument } from '../instrument/Instrument';
+import { OneOf } from '../instrument/OneOf';
+import { readMeasure } from '../instrument/readCount';
+import { Slip } from '../instrument/Slip';
+import { useRemembered } from '../instrument/useRemembered';
+import { PotWithRule } from './PotWithRule';
+
+const KG_PER_LB_WORDS = 2.204_622_6;
+
+/** The measure gate: the cups that were really got, and everything else of the formula worked out for them. */
+export function ScaleScreen({ product: id }: { product: string }) {
+  const product = findProduct(id);
+  const formulas = product ? formulasOf(product.product).filter((formula) => measuredIngredient(formula)) : [];
+  if (!product || formulas.length === 0) {
+    return (
+      <Instrument title="Scale a batch" note={product?.name} backTo="/bench/scale">
+        <Words>
+          {product
+            ? 'Its formula is not measured by the cup: it goes by pounds, or has none of its own.'
+            : 'The handbook does not have it.'}
+        </Words>
+      </Instrument>
+    );
+  }
+  return <Scale product={product} formulas={formulas} />;
+}
+
+function Scale({ product, formulas }: { product: ProductRow; formulas: readonly RecipeRow[] }) {
+  const { values, change } = useRemembered(`scale ${product.product}`, { formula: '0', cups: '' });
+  const formula = formulas[Number(values.formula)] ?? formulas[0];
+  const main = formula && measuredIngredient(formula);
+  const cups = readMeasure(values.cups, 'cups', 200);
+  if (!formula || !main) return null;
+  const gate = cups.kind === 'count' ? measureGate(product, formula, cups.value * ML_PER_CUP) : undefined;
+  return (
+    <Instrument
+      title="Scale a batch"
+      note={product.name}
+      backTo="/bench/scale"
+      onKey={(key) => change({ cups: typedAfter(values.cups, key) })}
+    >
+      {formulas.length > 1 && (
+        <OneOf
+          label="Formula"
+          options={formulas.map((one, i) => ({ value: String(i), words: kindWords(one, i) }))}
+          value={values.formula}
+          onChoose={(next) => change({ formula: next })}
+        />
+      )}
+      <Words>
+        One batch takes <Words weight={700}>{inKitchenFractions(main.text)}</Words>. How many did you really get?
+      </Words>
+      <View className="flex-row">
+        <FigureField
+          label={main.food}
+          typed={values.cups}
+          unitWords="cups"
+          active
+          large
+          wrong={cups.kind === 'slip'}
+          onFocus={() => undefined}
+          onChange={(typed) => change({ cups: typed })}
+        />
+      </View>
+      {cups.kind === 'slip' && <Slip sentence={cups.sentence} />}
+      {gate && <GateAnswer gate={gate} product={product} formula={formula} />}
+    </Instrument>
+  );
+}
+
+function kindWords({ mainInputs }: RecipeRow, i: number): string {
+  return (readFormula(mainInputs).kind || `formula ${i + 1}`).replace(/^./, (letter) => letter.toUpperCase());
+}
+
+function GateAnswer({ gate, product, formula }: { gate: Gate; product: ProductRow; formula: RecipeRow }) {
+  if (gate.kind === 'wait') {
+    return (
+      <AnswerPlate text={`Not enough for a batch: ${printMeasures(gate.missingMl)} missing.`}>
+        <Words size="head" weight={800}>
+          Wait: {printMeasures(gate.missingMl)} missing
+        </Words>
+        <Words>
+          A box of pectin sets one whole batch. Freeze what is there until there is enough, or make jam without added
+          pectin.
+        </Words>
+      </AnswerPlate>
+    );
+  }
+  const { batches, factor, ingredients, jars, leftMl } = gate;
+  const pot = Math.ceil(potCups(product, ingredients) / 4);
+  const lines = ingredients.map(amountWords);
+  const each = batches === 1 ? 'Into the pot' : `Into each of ${batches} pots`;
+  return (
+    <AnswerPlate text={`${product.name}, ${each.toLowerCase()}: ${lines.join('; ')}.`}>
+      <View className="flex-row items-start gap-4">
+        <PotWithRule fill={factor} batches={batches} />
+        <View className="flex-1 gap-1">
+          <Words size="lead" weight={700}>
+            {each}
+          </Words>
+          {lines.map((line) => (
+            <Words key={line}>{line}</Words>
+          ))}
+        </View>
+      </View>
+      {jars && (
+        <Words>
+          Gives <Words weight={800}>{printSpan(jars)}</Words> {formula.yieldJar} jars{batches > 1 ? ' in all' : ''}.
+        </Words>
+      )}
+      <Words>
+        A pot of {pot} quarts at its fullest{product.productClass === 'spread' ? ', since jam climbs as it boils' : ''}.
+        {batches > 1 ? ' Side by side, never in one pot.' : ''}
+      </Words>
+      {leftMl > 5 && <Words>{printMeasures(leftMl)} stay over for another day.</Words>}
+      <Words size="label" tone="ink-2">
+        {formula.source}, as recalled.
+      </Words>
+    </AnswerPlate>
+  );
+}
+
+function amountWords({ ingredient: { amount, food, text }, factor }: ScaledIngredient): string {
+  if (!amount) return text;
+  const { low, high } = amount.span;
+  switch (amount.of) {
+    case 'ml':
+      return `${printMeasures(high * factor, { up: /lemon|vinegar/.test(food) })} ${food}`;
+    case 'kg':
+      return `${printFraction(high * factor * KG_PER_LB_WORDS, 4)} lb ${food}`;
+    case 'pieces':
+      return `${printSpan({ low: low * factor, high: high * factor }, 2)} ${food}`;
+  }
+}

@@ -1,0 +1,111 @@
+import { countJars, isJarSize, JARS } from '@hoddle/core/handbook/jars';
+import { printFraction } from '@hoddle/core/measure/fraction';
+import { MOST_PERCENT_SUGAR, syrupOf } from '@hoddle/core/supplies/syrupOf';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Choice } from '@/ui/Choice';
+import { hueOfCrop } from '@/ui/colours';
+import { FigureField } from '@/ui/FigureField';
+import { typedAfter } from '@/ui/Keypad';
+import { Words } from '@/ui/Words';
+import { AnswerPlate } from '../instrument/AnswerPlate';
+import { Instrument } from '../instrument/Instrument';
+import { Jug } from '../instrument/Jug';
+import { readJars, readMeasure } from '../instrument/readCount';
+import { Slip } from '../instrument/Slip';
+import { useRemembered } from '../instrument/useRemembered';
+
+const FIRST = { jar: 'quart', jars: '7', percent: '20' };
+const STRENGTHS = [
+  { value: '10', words: 'very light' },
+  { value: '20', words: 'light' },
+  { value: '30', words: 'medium' },
+  { value: '40', words: 'heavy' },
+  { value: '50', words: 'very heavy' },
+] as const;
+
+/** Water and sugar for a load of jars, at any strength up to the heaviest published one. */
+export function SyrupScreen() {
+  const { values, change } = useRemembered('syrup', FIRST);
+  const [field, setField] = useState<'jars' | 'percent'>('jars');
+  const jar = isJarSize(values.jar) ? values.jar : 'quart';
+  const jars = readJars(values.jars);
+  const percent = readMeasure(values.percent, 'percent', MOST_PERCENT_SUGAR);
+  const syrup = jars.kind === 'count' && percent.kind === 'count' ? syrupOf(percent.value, jar, jars.value) : undefined;
+  const said = syrup && `${printFraction(syrup.waterCups)} cups water, ${printFraction(syrup.sugarCups)} cups sugar`;
+  return (
+    <Instrument
+      title="Syrup"
+      note="Sugar by weight"
+      onKey={(key) => change({ [field]: typedAfter(values[field], key) })}
+    >
+      <Choice
+        label="Jar"
+        value={values.jar as 'pint' | 'quart'}
+        onChoose={(size) => change({ jar: size })}
+        options={[
+          { value: 'pint', words: 'pints' },
+          { value: 'quart', words: 'quarts' },
+        ]}
+      />
+      <View className="flex-row gap-[10px]">
+        <FigureField
+          label="Jars"
+          typed={values.jars}
+          unitWords={JARS[jar].several}
+          active={field === 'jars'}
+          large={false}
+          wrong={jars.kind === 'slip'}
+          onFocus={() => setField('jars')}
+          onChange={(typed) => change({ jars: typed })}
+        />
+        <FigureField
+          label="Sugar"
+          typed={values.percent}
+          unitWords="%"
+          active={field === 'percent'}
+          large={false}
+          wrong={percent.kind === 'slip'}
+          onFocus={() => setField('percent')}
+          onChange={(typed) => change({ percent: typed })}
+        />
+      </View>
+      <Choice
+        label="Strength"
+        value={values.percent as '20'}
+        onChoose={(value) => change({ percent: value })}
+        options={STRENGTHS as never}
+      />
+      {jars.kind === 'slip' && <Slip sentence={jars.sentence} />}
+      {percent.kind === 'slip' && <Slip sentence={percent.sentence} />}
+      {syrup && said && jars.kind === 'count' && (
+        <AnswerPlate text={`Syrup of ${syrup.percentSugar} % for ${countJars(jars.value, jar)}: ${said}.`}>
+          <View className="flex-row items-end gap-5">
+            <Jug waterCups={syrup.waterCups} overCups={syrup.sugarCups} overHue={hueOfCrop('quince').hue} />
+            <View className="flex-1 gap-2">
+              <Words>
+                <Words size="figure" weight={800}>
+                  {printFraction(syrup.waterCups)}
+                </Words>{' '}
+                cups water
+              </Words>
+              <Words>
+                <Words size="figure" weight={800}>
+                  {printFraction(syrup.sugarCups)}
+                </Words>{' '}
+                cups sugar
+              </Words>
+            </View>
+          </View>
+          <Words size="label" tone="ink-2">
+            {syrup.tasteOnly
+              ? 'Lighter than the lightest published syrup: a matter of taste. Sugar keeps colour and shape, not safety; juice or water will do.'
+              : syrup.published
+                ? 'USDA guide 2, 2015, as recalled. Juice or water will do as well.'
+                : 'Between two published syrups, by a straight line. Juice or water will do as well.'}
+          </Words>
+        </AnswerPlate>
+      )}
+    </Instrument>
+  );
+}

@@ -1,0 +1,73 @@
+import { CANNER_STEPS, stepOf } from '../handbook/steps';
+import { type ProductRow } from '../handbook/products';
+import { KG_PER_LB } from '../measure/amount';
+
+const MINUTE_MS = 60_000;
+
+/** Jars stand undisturbed after the canner, at the least. Handbook rule 9. */
+const COOLING_MINUTES = 12 * 60;
+
+export interface TimedStep {
+  readonly words: string;
+  /** Epoch milliseconds. */
+  readonly startAt: number;
+  readonly endAt: number;
+  /** Hands are needed; else it waits by itself. */
+  readonly hands: boolean;
+}
+
+export interface ReadyTimesQuestion {
+  readonly product: ProductRow;
+  readonly massKg: number;
+  readonly processMinutes: number;
+}
+
+/**
+ * When each step begins, from now on: one batch, one canner load, every step at the middle of its usual time, hands-on
+ * minutes by the pound. Common practice throughout, but for the tested time.
+ */
+export function readyFrom(question: ReadyTimesQuestion, startAt: number): TimedStep[] {
+  let at = startAt;
+  return durations(question).map(({ words, minutes, hands }) => {
+    const step = { words, startAt: at, endAt: at + minutes * MINUTE_MS, hands };
+    at = step.endAt;
+    return step;
+  });
+}
+
+/** The same backwards: the last step, the cooling, ends at the chosen time. */
+export function readyBy(question: ReadyTimesQuestion, endAt: number): TimedStep[] {
+  const total = durations(question).reduce((sum, { minutes }) => sum + minutes, 0);
+  return readyFrom(question, endAt - total * MINUTE_MS);
+}
+
+interface Duration {
+  readonly words: string;
+  readonly minutes: number;
+  readonly hands: boolean;
+}
+
+function durations({ product, massKg, processMinutes }: ReadyTimesQuestion): Duration[] {
+  const pounds = massKg / KG_PER_LB;
+  const preparing = product.sequence.flatMap((entry): Duration[] => {
+    const { row, waitMinutes, words } = stepOf(entry);
+    const hands = mid(row.handsPerLb) * pounds + mid(row.fixedMinutes);
+    return [
+      { words, minutes: Math.round(hands), hands: true },
+      { words: `${words}: wait`, minutes: Math.round(mid(waitMinutes)), hands: false },
+    ];
+  });
+  return [
+    ...preparing,
+    { words: 'Jars into the canner', minutes: Math.round(mid(CANNER_STEPS.load)), hands: true },
+    { words: 'To the boil or to pressure', minutes: mid(CANNER_STEPS.heatUp), hands: false },
+    { words: `Process ${processMinutes} min`, minutes: processMinutes, hands: false },
+    { words: 'Heat off, lid off', minutes: mid(CANNER_STEPS.rest), hands: false },
+    { words: 'Jars out', minutes: Math.round(mid(CANNER_STEPS.unload)), hands: true },
+    { words: 'Cool undisturbed', minutes: COOLING_MINUTES, hands: false },
+  ].filter(({ minutes }) => minutes > 0);
+}
+
+function mid([low, high]: readonly [number, number]): number {
+  return (low + high) / 2;
+}

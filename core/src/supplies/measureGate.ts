@@ -1,0 +1,84 @@
+import { type ProductRow } from '../handbook/products';
+import { type RecipeRow } from '../handbook/recipes';
+import { ML_PER_CUP } from '../measure/amount';
+import { type Ingredient, readFormula } from '../process/formula';
+
+/** One ingredient, worked out for what was really measured. */
+export interface ScaledIngredient {
+  readonly ingredient: Ingredient;
+  readonly factor: number;
+}
+
+/** What is to be made of the fruit or juice that was really there. */
+export type Gate =
+  | {
+      readonly kind: 'make';
+      /** Pots side by side, each with `factor` of the formula. */
+      readonly batches: number;
+      readonly factor: number;
+      readonly ingredients: readonly ScaledIngredient[];
+      /** Jars of all batches together. */
+      readonly jars?: { readonly low: number; readonly high: number };
+      /** Measured and not used: what is left for another day. */
+      readonly leftMl: number;
+    }
+  /** Too little for a formula that cannot be made smaller. */
+  | { readonly kind: 'wait'; readonly missingMl: number };
+
+/** The ingredient a cook measures: fruit or juice by the cup, and what is that in the formula. */
+export function measuredIngredient({ mainInputs }: RecipeRow): (Ingredient & { readonly ml: number }) | undefined {
+  const main = readFormula(mainInputs).ingredients.find(
+    ({ role, amount }) => (role === 'acid-food' || role === 'low-acid') && amount?.of === 'ml',
+  );
+  return main?.amount && { ...main, ml: main.amount.span.high };
+}
+
+/**
+ * The measure gate: sugar, pectin, acid and jars worked out again for the cups that were really got. A formula with
+ * pectin is made whole or not at all, since a box sets one batch; any other is made smaller in proportion. What may not be
+ * doubled goes into pots side by side.
+ *
+ * Source: handbook rule 14 and the formulas' own proportions.
+ *
+ * @param measuredMl of the ingredient that {@link measuredIngredient} names, 0 or more
+ * @returns undefined for a formula that is not measured by the cup
+ */
+export function measureGate(product: ProductRow, formula: RecipeRow, measuredMl: number): Gate | undefined {
+  const main = measuredIngredient(formula);
+  if (!main) return undefined;
+  const { ingredients } = readFormula(formula.mainInputs);
+  const part = measuredMl / main.ml;
+  const hasPectin = ingredients.some(({ role }) => role === 'pectin');
+  const whole = Math.floor(part + 1e-9);
+  if (hasPectin && whole < 1) return { kind: 'wait', missingMl: main.ml - measuredMl };
+  const make = (batches: number, factor: number): Gate => ({
+    kind: 'make',
+    batches,
+    factor,
+    ingredients: ingredients.map((ingredient) => ({ ingredient, factor })),
+    ...(formula.yields && {
+      jars: {
+        low: Math.floor(formula.yields.low * batches * factor + 1e-9),
+        high: Math.floor(formula.yields.high * batches * factor + 1e-9),
+      },
+    }),
+    leftMl: Math.max(0, measuredMl - batches * factor * main.ml),
+  });
+  if (hasPectin) return make(whole, 1);
+  if (product.mayDouble) return make(1, part);
+  // As many pots as are needed so that none holds more than one formula; all the same.
+  const pots = Math.max(1, Math.ceil(part - 1e-9));
+  return make(pots, part / pots);
+}
+
+/** Cups that a pot must hold at its fullest: all that goes in, and for jam three times that, since it climbs. Common practice. */
+export function potCups(product: ProductRow, ingredients: readonly ScaledIngredient[]): number {
+  /** Water's own density, near enough for sound fruit and vegetables in a pot. */
+  const mlPerKg = 1_000;
+  const ml = ingredients.reduce((sum, { ingredient: { amount, role }, factor }) => {
+    if (!amount || role === 'ice') return sum;
+    const own = amount.of === 'ml' ? amount.span.high : amount.of === 'kg' ? amount.span.high * mlPerKg : 0;
+    return sum + own * factor;
+  }, 0);
+  return (ml / ML_PER_CUP) * (product.productClass === 'spread' ? 3 : 1);
+}
