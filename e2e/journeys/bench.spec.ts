@@ -150,6 +150,15 @@ test('scale a batch: the gate works out, makes pots side by side, or waits', asy
   await expect(answer(page)).toContainText('8 cups sugar');
   await expect(answer(page)).toContainText('Gives 18 to 20 half-pint jars in all');
   await expect(answer(page)).toContainText('2 cups stay over');
+  await page.goto(`${server.address}/bench/scale/pickled-beets`);
+  await page.getByRole('radio', { name: 'so many batches' }).click();
+  await key(page, 'Batches', ['2']);
+  await expect(answer(page)).toContainText('14 lb beets');
+  await expect(answer(page)).toContainText('Gives 16 pint jars');
+  await page.goto(`${server.address}/bench/scale/tomato-chile-salsa`);
+  await page.getByRole('radio', { name: 'so many batches' }).click();
+  await key(page, 'Batches', ['2']);
+  await expect(answer(page)).toContainText('Side by side, never in one pot.');
   await watch.fits();
   watch.calm();
 });
@@ -180,6 +189,21 @@ test('ready times: back from a chosen time, or forwards from now, every step wit
   await expect(answer(page)).toContainText('Begin 7:4');
   await watch.fits();
   watch.calm();
+});
+
+test('an instrument goes by the keyboard alone, and is left as it was', async ({ page }) => {
+  await page.goto(`${server.address}/bench`);
+  await page.getByRole('link', { name: /^Syrup/ }).focus();
+  await page.keyboard.press('Enter');
+  await field(page, 'Jars').focus();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('14');
+  await page.getByRole('radio', { name: 'medium' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(answer(page)).toContainText('16 1/2 cups water');
+  await expect(answer(page)).toContainText('7 1/2 cups sugar');
+  await page.reload();
+  await expect(field(page, 'Jars')).toHaveValue('14');
 });
 
 test('the answer is copied as text', async ({ page, context }) => {

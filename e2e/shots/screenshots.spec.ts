@@ -36,12 +36,10 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'kitchen');
   await wide(page, 'kitchen-wide');
   await hands.pass('+1 h');
-  await shoot(page, 'kitchen-time-up');
   await hands.press('Heat off, lid off: wait 5 min');
   await hands.pass('+5 min');
   await hands.press('Jars are out');
   await hands.goto('/');
-  await wide(page, 'today-wide');
   await hands.pass('Tomorrow 9 am');
   await page.getByText('7 quarts crushed tomatoes').first().waitFor();
   await page.getByRole('button', { name: 'Check seals' }).last().click();
@@ -58,10 +56,18 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'bench');
   await page.getByRole('link', { name: /What’s tested/ }).click();
   await page.getByRole('textbox', { name: 'Search by any name' }).fill('beet');
-  await shoot(page, 'tested-search');
   await hands.goto('/bench/tested/tomatoes-crushed');
   await shoot(page, 'tested');
   await wide(page, 'tested-wide');
+  await hands.goto('/bench/change/quick-fresh-pack-dill');
+  await shoot(page, 'change');
+  await hands.goto('/bench/brine/dilled-beans');
+  await page.getByRole('textbox', { name: 'Liquid 2' }).fill('6');
+  await page.getByText(/^Too much water/).scrollIntoViewIfNeeded();
+  await shoot(page, 'brine');
+  await hands.goto('/bench/scale/jam-no-pectin');
+  await page.getByRole('textbox', { name: 'crushed berries' }).fill('6');
+  await shoot(page, 'scale');
   await server.stop();
 });
 

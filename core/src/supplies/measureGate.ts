@@ -1,6 +1,6 @@
 import { type ProductRow } from '../handbook/products';
 import { type RecipeRow } from '../handbook/recipes';
-import { ML_PER_CUP } from '../measure/amount';
+import { KG_PER_LB, ML_PER_CUP } from '../measure/amount';
 import { type Ingredient, readFormula } from '../process/formula';
 
 /** One ingredient, worked out for what was really measured. */
@@ -19,38 +19,50 @@ export type Gate =
       readonly ingredients: readonly ScaledIngredient[];
       /** Jars of all batches together. */
       readonly jars?: { readonly low: number; readonly high: number };
-      /** Measured and not used: what is left for another day. */
-      readonly leftMl: number;
+      /** Measured and not used, in the unit it was measured in: what is left for another day. */
+      readonly left: number;
     }
   /** Too little for a formula that cannot be made smaller. */
-  | { readonly kind: 'wait'; readonly missingMl: number };
+  | { readonly kind: 'wait'; readonly missing: number };
 
-/** The ingredient a cook measures: fruit or juice by the cup, and what is that in the formula. */
-export function measuredIngredient({ mainInputs }: RecipeRow): (Ingredient & { readonly ml: number }) | undefined {
-  const main = readFormula(mainInputs).ingredients.find(
-    ({ role, amount }) => (role === 'acid-food' || role === 'low-acid') && amount?.of === 'ml',
+/** The main food of a formula and how it is measured: fruit or juice by the cup, whole vegetables by the pound. */
+export interface Measured {
+  readonly ingredient: Ingredient;
+  readonly unit: 'cup' | 'lb';
+  /** How many of the unit one batch takes. */
+  readonly perBatch: number;
+}
+
+/** What a cook measures of a formula; undefined where it counts pieces or names no amount. */
+export function measuredIngredient({ mainInputs }: RecipeRow): Measured | undefined {
+  const ingredient = readFormula(mainInputs).ingredients.find(
+    ({ role, amount }) => (role === 'acid-food' || role === 'low-acid') && amount && amount.of !== 'pieces',
   );
-  return main?.amount && { ...main, ml: main.amount.span.high };
+  if (!ingredient?.amount) return undefined;
+  const { of, span } = ingredient.amount;
+  return of === 'ml'
+    ? { ingredient, unit: 'cup', perBatch: span.high / ML_PER_CUP }
+    : { ingredient, unit: 'lb', perBatch: span.high / KG_PER_LB };
 }
 
 /**
- * The measure gate: sugar, pectin, acid and jars worked out again for the cups that were really got. A formula with
- * pectin is made whole or not at all, since a box sets one batch; any other is made smaller in proportion. What may not be
- * doubled goes into pots side by side.
+ * The measure gate: sugar, pectin, acid and jars worked out again for what was really got. A formula with pectin is made
+ * whole or not at all, since a box sets one batch; any other is made smaller in proportion. What may not be doubled goes
+ * into pots side by side.
  *
  * Source: handbook rule 14 and the formulas' own proportions.
  *
- * @param measuredMl of the ingredient that {@link measuredIngredient} names, 0 or more
- * @returns undefined for a formula that is not measured by the cup
+ * @param measured of the ingredient that {@link measuredIngredient} names, in its unit, 0 or more
+ * @returns undefined for a formula that nothing is measured of
  */
-export function measureGate(product: ProductRow, formula: RecipeRow, measuredMl: number): Gate | undefined {
+export function measureGate(product: ProductRow, formula: RecipeRow, measured: number): Gate | undefined {
   const main = measuredIngredient(formula);
   if (!main) return undefined;
   const { ingredients } = readFormula(formula.mainInputs);
-  const part = measuredMl / main.ml;
+  const part = measured / main.perBatch;
   const hasPectin = ingredients.some(({ role }) => role === 'pectin');
   const whole = Math.floor(part + 1e-9);
-  if (hasPectin && whole < 1) return { kind: 'wait', missingMl: main.ml - measuredMl };
+  if (hasPectin && whole < 1) return { kind: 'wait', missing: main.perBatch - measured };
   const make = (batches: number, factor: number): Gate => ({
     kind: 'make',
     batches,
@@ -62,7 +74,7 @@ export function measureGate(product: ProductRow, formula: RecipeRow, measuredMl:
         high: Math.floor(formula.yields.high * batches * factor + 1e-9),
       },
     }),
-    leftMl: Math.max(0, measuredMl - batches * factor * main.ml),
+    left: Math.max(0, measured - batches * factor * main.perBatch),
   });
   if (hasPectin) return make(whole, 1);
   if (product.mayDouble) return make(1, part);

@@ -70,6 +70,7 @@ export function AcidScreen() {
     <Instrument
       title="Acid"
       note="Into each jar, before the food"
+      glance={`${lines[0]?.each} lemon juice or ${lines[1]?.each} citric acid a ${JARS[jar].one}`}
       onKey={(key) => change({ [field]: typedAfter(values[field], key) })}
     >
       <Choice

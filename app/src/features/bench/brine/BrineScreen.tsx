@@ -73,6 +73,11 @@ export function BrineScreen({ product: id }: { product?: string }) {
     <Instrument
       title="Brine"
       note={product?.name ?? 'No product: strength only'}
+      glance={
+        mix.kind === 'refusal'
+          ? mix.reason
+          : `${round(mix.acidPercent)} % acid in the mix${product ? `, ${strengthWords(product, mix.waterPerVinegar)}` : ''}`
+      }
       onKey={(key) => change({ [field]: typedAfter(values[field], key) })}
     >
       <Key
@@ -179,6 +184,18 @@ export function BrineScreen({ product: id }: { product?: string }) {
   );
 }
 
+/** In a word, whether a mix is as strong as the product's own brine. */
+function strengthWords(product: ProductRow, waterPerVinegar: number): string {
+  const tested = testedWaterPerVinegar(product);
+  if (tested === undefined) return 'no brine to compare with';
+  return isWeak(waterPerVinegar, tested) ? 'too much water' : 'strong enough';
+}
+
+/** A kitchen's cups are not a laboratory's: two in a hundred is the same brine. */
+function isWeak(waterPerVinegar: number, tested: number): boolean {
+  return waterPerVinegar > tested * 1.02 + 1e-9;
+}
+
 function round(percent: number): string {
   return String(Math.round(percent * 10) / 10);
 }
@@ -195,8 +212,7 @@ function ProductVerdict({
   const tested = testedWaterPerVinegar(product);
   const batch = brinesOf(product)[0];
   if (tested === undefined || !batch) return <Words>Its formula has no vinegar brine to compare with.</Words>;
-  // A kitchen's cups are not a laboratory's: two in a hundred is the same brine.
-  const weak = waterPerVinegar > tested * 1.02 + 1e-9;
+  const weak = isWeak(waterPerVinegar, tested);
   const cups = cupsOf(totalMl);
   const split = (proportion: number) =>
     Number.isFinite(proportion)

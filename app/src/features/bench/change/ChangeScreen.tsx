@@ -4,17 +4,17 @@ import { ML_PER_CUP } from '@hoddle/core/measure/amount';
 import { brinesOf } from '@hoddle/core/process/brine';
 import { type ChangeId, mayChange } from '@hoddle/core/process/change';
 import { similarProducts } from '@hoddle/core/process/similarProducts';
-import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
-import { Plate } from '@/ui/Plate';
 import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { VerdictSign } from '@/ui/VerdictSign';
 import { Heading, Words } from '@/ui/Words';
+import { AnswerPlate } from '../instrument/AnswerPlate';
 import { ChooseProduct } from '../instrument/ChooseProduct';
+import { useRemembered } from '../instrument/useRemembered';
 import { usualJar } from '../tested/useTestedQuestion';
 import { askedChanges } from './askedChanges';
 import { BatchLines, changesOfLines, firstFormulaLines } from './BatchLines';
@@ -31,8 +31,12 @@ export function ChangeScreen({ product }: { product?: string }) {
 function Change({ product }: { product: ProductRow }) {
   const wide = useIsWide();
   const changes = askedChanges(product);
-  const [asked, setAsked] = useState<ChangeId>(() => changes[0] ?? 'oil');
-  const [typed, setTyped] = useState(() => firstFormulaLines(product));
+  const { values, change } = useRemembered(`change ${product.product}`, {
+    asked: changes[0] ?? 'oil',
+    typed: firstFormulaLines(product),
+  });
+  const asked = changes.find((each) => each === values.asked) ?? 'oil';
+  const { typed } = values;
   const spoilt = changesOfLines(product, typed).some(({ verdict }) => verdict === 'never');
   return (
     <Screen
@@ -52,14 +56,14 @@ function Change({ product }: { product: ProductRow }) {
       <View className={wide ? 'flex-row gap-10' : 'gap-5'}>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <View role="radiogroup" aria-label="The change" className="flex-row flex-wrap gap-2">
-            {changes.map((change) => (
-              <ChangeKey key={change} change={change} chosen={change === asked} onPress={() => setAsked(change)} />
+            {changes.map((each) => (
+              <ChangeKey key={each} change={each} chosen={each === asked} onPress={() => change({ asked: each })} />
             ))}
           </View>
           <VerdictPlate product={product} change={asked} />
         </View>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
-          <BatchLines product={product} typed={typed} onType={setTyped} />
+          <BatchLines product={product} typed={typed} onType={(text) => change({ typed: text })} />
           {spoilt && <NearestTested product={product} />}
           <Words tone="ink-2" className="border-t-2 border-hair pt-3">
             A time holds only for the formula, fill temperature, pack, thickness and cut it was tested with. Longer
@@ -96,8 +100,10 @@ function VerdictPlate({ product, change }: { product: ProductRow; change: Change
   const acidCups = drawn && (drawn.vinegarMl > 0 ? drawn.vinegarMl : drawn.lemonMl) / ML_PER_CUP;
   const waterCups = drawn && drawn.waterMl / ML_PER_CUP;
   return (
-    <Plate className="gap-3">
-      <View className="flex-row items-center gap-3" role="status" aria-live="polite">
+    <AnswerPlate
+      text={`${product.name}, ${CHANGE_WORDS[change].toLowerCase()}: ${VERDICT_WORDS[verdict].toLowerCase()}. ${reason}`}
+    >
+      <View className="flex-row items-center gap-3">
         <VerdictSign verdict={verdict} size={44} />
         <View className="flex-1">
           <Heading size="head">{VERDICT_WORDS[verdict]}</Heading>
@@ -120,7 +126,7 @@ function VerdictPlate({ product, change }: { product: ProductRow; change: Change
           It has no formula of its own: the food alone, with salt, sugar or acid as its page says.
         </Words>
       )}
-    </Plate>
+    </AnswerPlate>
   );
 }
 

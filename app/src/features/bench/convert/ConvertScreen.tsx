@@ -50,9 +50,16 @@ export function ConvertScreen() {
   const cups = amount && convertProduce(amount, 'cup', crop, form);
   const name = `${produceRow(crop).name.toLowerCase()}${form === undefined ? '' : `, ${form}`}`;
   const told = answers.map(({ unit, value }) => `${figure(value)} ${words(value, unit)}`);
+  const usual = answers.filter(({ unit }) => USUAL.includes(unit)).slice(0, 3);
+  const glance = amount && usual.map(({ unit, value }) => `${figure(value)} ${words(value, unit)}`).join(', ');
   const asked = amount ? `${printFraction(amount.value)} ${words(amount.value, amount.unit)}` : '';
   return (
-    <Instrument title="Convert" note={name} onKey={(key) => change({ amount: typedAfter(values.amount, key) })}>
+    <Instrument
+      title="Convert"
+      note={name}
+      glance={glance}
+      onKey={(key) => change({ amount: typedAfter(values.amount, key) })}
+    >
       <CropKeys first={recentCrops(picks)} crop={crop} onChoose={(next) => change({ crop: next, form: '' })} />
       {forms.length > 0 && (
         <View role="radiogroup" aria-label="How it is cut" className="flex-row flex-wrap gap-2">

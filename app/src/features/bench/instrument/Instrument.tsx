@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { Keypad } from '@/ui/Keypad';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
+import { Words } from '@/ui/Words';
 
 interface InstrumentProps {
   title: string;
@@ -10,11 +11,13 @@ interface InstrumentProps {
   backTo?: string;
   /** Keys for the figure being typed; on a wide screen the keyboard does. */
   onKey?: (key: string) => void;
+  /** The answer in a line, over the keys: in sight whatever is scrolled. */
+  glance?: string;
   children: ReactNode;
 }
 
 /** The frame of every instrument: its question on top, what follows from it below, the keys at hand on a phone. */
-export function Instrument({ title, note, backTo = '/bench', onKey, children }: InstrumentProps) {
+export function Instrument({ title, note, backTo = '/bench', onKey, glance, children }: InstrumentProps) {
   const wide = useIsWide();
   return (
     <Screen
@@ -23,7 +26,19 @@ export function Instrument({ title, note, backTo = '/bench', onKey, children }: 
       note={note}
       backTo={backTo}
       withoutStations={onKey !== undefined}
-      foot={onKey && !wide ? <Keypad onPress={onKey} /> : undefined}
+      foot={
+        onKey && !wide ? (
+          <View className="gap-2">
+            {glance !== undefined && (
+              // The answer below says the same aloud.
+              <Words size="lead" weight={800} numberOfLines={2} aria-hidden>
+                {glance}
+              </Words>
+            )}
+            <Keypad onPress={onKey} />
+          </View>
+        ) : undefined
+      }
     >
       <View className={wide ? 'max-w-[720px] gap-4' : 'gap-4'}>{children}</View>
     </Screen>

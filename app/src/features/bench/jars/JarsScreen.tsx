@@ -36,12 +36,14 @@ export function JarsScreen() {
   const products = productsOf(crop).filter((row) => estimateJars(crop, 1, row.product, 'quart').kind === 'estimate');
   const product = products.find((row) => row.product === values.product) ?? products[0];
   const jar: 'quart' | 'pint' = values.jar === 'pint' ? 'pint' : 'quart';
+  const mass = useMassWords();
   const backwards = values.way === 'produce';
   const field = backwards ? 'jars' : 'amount';
   return (
     <Instrument
       title={backwards ? 'Produce for jars' : 'Jars from produce'}
       note={produceRow(crop).name}
+      glance={product && glanceOf(values, crop, product, jar, mass)}
       onKey={(key) => change({ [field]: typedAfter(values[field], key) })}
     >
       <Choice
@@ -90,6 +92,30 @@ export function JarsScreen() {
       )}
     </Instrument>
   );
+}
+
+/** The answer in a line: likely jars and their range, or the produce to be sure with. */
+function glanceOf(
+  values: typeof FIRST,
+  crop: ProduceId,
+  product: ProductRow,
+  jar: 'quart' | 'pint',
+  mass: (massKg: number) => string,
+): string | undefined {
+  if (values.way === 'produce') {
+    const jars = readJars(values.jars);
+    return jars.kind === 'count'
+      ? `${mass(massForJarsKg(product.product, jar, jars.value).p90)} to be sure`
+      : undefined;
+  }
+  const unit = HARVEST_UNITS.find((each) => each === values.unit) ?? 'lb';
+  const reading = readAmount(values.amount, unit);
+  const read = reading.kind === 'amount' ? massOf(reading.amount, crop) : undefined;
+  if (read?.kind !== 'mass') return undefined;
+  const estimate = estimateJars(crop, read.massKg, product.product, jar);
+  if (estimate.kind === 'refusal') return undefined;
+  const { p10, p50, p90 } = estimate.jars;
+  return `${countJars(p50, jar)}, ${p10} to ${p90}; have ${p90} ready`;
 }
 
 interface FromProps {

@@ -37,23 +37,30 @@ export function ReadyScreen({ product: id }: { product: string }) {
 }
 
 function Ready({ product }: { product: ProductRow }) {
-  const { altitudeFt } = useHousehold().household;
+  const { altitudeFt, units } = useHousehold().household;
   const pages = usePages();
   const { values, change } = useRemembered(`ready ${product.product}`, { way: 'by', pounds: '14' });
   const [now] = useState(householdNow);
   const [readyAt, setReadyAt] = useState(() => Math.ceil((now + 36 * HOUR_MS) / HALF_HOUR_MS) * HALF_HOUR_MS);
-  const pounds = readMeasure(values.pounds, 'pounds', 400);
+  const pounds = readMeasure(values.pounds, units === 'metric' ? 'kilograms' : 'pounds', 400);
   const row = findTestedRow({ ...firstQuestion(product), product: product.product }, pages);
   const answer = row.kind === 'testedRow' && altitudeFt !== null ? processAt(row, altitudeFt) : undefined;
   const backwards = values.way === 'by';
   const minutes = answer?.kind === 'tested' ? plannedProcess(answer).minutes : undefined;
   // The figure shows at once; the steps follow as soon as there is time, even on an old phone.
-  const settledPounds = useDeferredValue(pounds.kind === 'count' ? pounds.value : 0);
+  const settledPounds = useDeferredValue(
+    pounds.kind === 'count' ? pounds.value / (units === 'metric' ? KG_PER_LB : 1) : 0,
+  );
   return (
     <Instrument
       title="Ready times"
       note={product.name}
       backTo="/bench/ready"
+      glance={
+        minutes !== undefined && settledPounds > 0
+          ? beginWords({ product, pounds: settledPounds, processMinutes: minutes, backwards, readyAt, now })
+          : undefined
+      }
       onKey={(key) => change({ pounds: typedAfter(values.pounds, key) })}
     >
       <Choice
@@ -85,7 +92,7 @@ function Ready({ product }: { product: ProductRow }) {
         <FigureField
           label="Produce"
           typed={values.pounds}
-          unitWords="lb"
+          unitWords={units === 'metric' ? 'kg' : 'lb'}
           active
           large={false}
           wrong={pounds.kind === 'slip'}
@@ -118,6 +125,12 @@ interface ReadyAnswerProps {
   backwards: boolean;
   readyAt: number;
   now: number;
+}
+
+/** "Begin Sunday 30 Aug 8:46 am, ready 8:00 pm", for a glance. */
+function beginWords({ product, pounds, processMinutes, backwards, readyAt, now }: ReadyAnswerProps): string {
+  const steps = timed(product, pounds, processMinutes, backwards, backwards ? readyAt : now);
+  return `Begin ${when(steps[0]?.startAt ?? now, now)}, ready ${when(steps.at(-1)?.endAt ?? now, now)}`;
 }
 
 /** Every step with its time, hands solid and waits hollow. */

@@ -13,6 +13,7 @@ import {
   type ScaledIngredient,
 } from '@hoddle/core/supplies/measureGate';
 import { View } from 'react-native';
+import { Choice } from '@/ui/Choice';
 import { FigureField } from '@/ui/FigureField';
 import { typedAfter } from '@/ui/Keypad';
 import { Words } from '@/ui/Words';
@@ -34,9 +35,7 @@ export function ScaleScreen({ product: id }: { product: string }) {
     return (
       <Instrument title="Scale a batch" note={product?.name} backTo="/bench/scale">
         <Words>
-          {product
-            ? 'Its formula is not measured by the cup: it goes by pounds, or has none of its own.'
-            : 'The handbook does not have it.'}
+          {product ? 'It has no formula to scale: the food alone, by the jar.' : 'The handbook does not have it.'}
         </Words>
       </Instrument>
     );
@@ -45,18 +44,27 @@ export function ScaleScreen({ product: id }: { product: string }) {
 }
 
 function Scale({ product, formulas }: { product: ProductRow; formulas: readonly RecipeRow[] }) {
-  const { values, change } = useRemembered(`scale ${product.product}`, { formula: '0', cups: '' });
+  const { values, change } = useRemembered(`scale ${product.product}`, {
+    formula: '0',
+    way: 'got',
+    got: '',
+    times: '2',
+  });
   const formula = formulas[Number(values.formula)] ?? formulas[0];
   const main = formula && measuredIngredient(formula);
-  const cups = readMeasure(values.cups, 'cups', 200);
+  const field = values.way === 'times' ? 'times' : 'got';
+  const unitWords = main?.unit === 'lb' ? 'lb' : 'cups';
+  const typed = readMeasure(values[field], field === 'times' ? 'batches' : unitWords, 400);
   if (!formula || !main) return null;
-  const gate = cups.kind === 'count' ? measureGate(product, formula, cups.value * ML_PER_CUP) : undefined;
+  const measured = typed.kind === 'count' ? typed.value * (field === 'times' ? main.perBatch : 1) : 0;
+  const gate = measured > 0 ? measureGate(product, formula, measured) : undefined;
   return (
     <Instrument
       title="Scale a batch"
       note={product.name}
       backTo="/bench/scale"
-      onKey={(key) => change({ cups: typedAfter(values.cups, key) })}
+      glance={gate && glanceOf(gate)}
+      onKey={(key) => change({ [field]: typedAfter(values[field], key) })}
     >
       {formulas.length > 1 && (
         <OneOf
@@ -66,37 +74,65 @@ function Scale({ product, formulas }: { product: ProductRow; formulas: readonly 
           onChoose={(next) => change({ formula: next })}
         />
       )}
+      <Choice
+        label="How it is said"
+        value={field}
+        onChoose={(way) => change({ way })}
+        options={[
+          { value: 'got', words: `the ${unitWords} I got` },
+          { value: 'times', words: 'so many batches' },
+        ]}
+      />
       <Words>
-        One batch takes <Words weight={700}>{inKitchenFractions(main.text)}</Words>. How many did you really get?
+        One batch takes <Words weight={700}>{inKitchenFractions(main.ingredient.text)}</Words>.
       </Words>
       <View className="flex-row">
         <FigureField
-          label={main.food}
-          typed={values.cups}
-          unitWords="cups"
+          label={field === 'times' ? 'Batches' : main.ingredient.food}
+          typed={values[field]}
+          unitWords={field === 'times' ? 'times' : unitWords}
           active
           large
-          wrong={cups.kind === 'slip'}
+          wrong={typed.kind === 'slip'}
           onFocus={() => undefined}
-          onChange={(typed) => change({ cups: typed })}
+          onChange={(text) => change({ [field]: text })}
         />
       </View>
-      {cups.kind === 'slip' && <Slip sentence={cups.sentence} />}
-      {gate && <GateAnswer gate={gate} product={product} formula={formula} />}
+      {typed.kind === 'slip' && <Slip sentence={typed.sentence} />}
+      {gate && <GateAnswer gate={gate} product={product} formula={formula} unit={main.unit} />}
     </Instrument>
   );
+}
+
+function glanceOf(gate: Gate): string {
+  if (gate.kind === 'wait') return 'Not enough for a batch: wait';
+  const { batches, factor, jars } = gate;
+  const pots =
+    batches === 1
+      ? `${printFraction(factor)} of the formula`
+      : `${batches} pots, ${printFraction(factor)} of the formula each`;
+  return jars ? `${pots}: ${printSpan(jars)} jars` : pots;
 }
 
 function kindWords({ mainInputs }: RecipeRow, i: number): string {
   return (readFormula(mainInputs).kind || `formula ${i + 1}`).replace(/^./, (letter) => letter.toUpperCase());
 }
 
-function GateAnswer({ gate, product, formula }: { gate: Gate; product: ProductRow; formula: RecipeRow }) {
+interface GateAnswerProps {
+  gate: Gate;
+  product: ProductRow;
+  formula: RecipeRow;
+  unit: 'cup' | 'lb';
+}
+
+function GateAnswer({ gate, product, formula, unit }: GateAnswerProps) {
+  const inWords = (amount: number) =>
+    unit === 'lb' ? `${printFraction(amount, 4)} lb` : printMeasures(amount * ML_PER_CUP);
   if (gate.kind === 'wait') {
     return (
-      <AnswerPlate text={`Not enough for a batch: ${printMeasures(gate.missingMl)} missing.`}>
+      <AnswerPlate text={`Not enough for a batch: ${inWords(gate.missing)} missing.`}>
         <Words size="head" weight={800}>
-          Wait: {printMeasures(gate.missingMl)} missing
+          Wait: {inWords(gate.missing)} missing
         </Words>
         <Words>
           A box of pectin sets one whole batch. Freeze what is there until there is enough, or make jam without added
@@ -105,7 +141,7 @@ function GateAnswer({ gate, product, formula }: { gate: Gate; product: ProductRo
       </AnswerPlate>
     );
   }
-  const { batches, factor, ingredients, jars, leftMl } = gate;
+  const { batches, factor, ingredients, jars, left } = gate;
   const pot = Math.ceil(potCups(product, ingredients) / 4);
   const lines = ingredients.map(amountWords);
   const each = batches === 1 ? 'Into the pot' : `Into each of ${batches} pots`;
@@ -131,7 +167,7 @@ function GateAnswer({ gate, product, formula }: { gate: Gate; product: ProductRo
         A pot of {pot} quarts at its fullest{product.productClass === 'spread' ? ', since jam climbs as it boils' : ''}.
         {batches > 1 ? ' Side by side, never in one pot.' : ''}
       </Words>
-      {leftMl > 5 && <Words>{printMeasures(leftMl)} stay over for another day.</Words>}
+      {left > 0.02 && <Words>{inWords(left)} stay over for another day.</Words>}
       <Words size="label" tone="ink-2">
         {formula.source}, as recalled.
       </Words>

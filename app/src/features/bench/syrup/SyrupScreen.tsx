@@ -7,6 +7,7 @@ import { Choice } from '@/ui/Choice';
 import { hueOfCrop } from '@/ui/colours';
 import { FigureField } from '@/ui/FigureField';
 import { typedAfter } from '@/ui/Keypad';
+import { SmallKey } from '@/ui/SmallKey';
 import { Words } from '@/ui/Words';
 import { AnswerPlate } from '../instrument/AnswerPlate';
 import { Instrument } from '../instrument/Instrument';
@@ -16,6 +17,9 @@ import { Slip } from '../instrument/Slip';
 import { useRemembered } from '../instrument/useRemembered';
 
 const FIRST = { jar: 'quart', jars: '7', percent: '20' };
+/** The loads the table is printed for. */
+const LOAD = { pint: 9, quart: 7 } as const;
+
 const STRENGTHS = [
   { value: '10', words: 'very light' },
   { value: '20', words: 'light' },
@@ -37,6 +41,7 @@ export function SyrupScreen() {
     <Instrument
       title="Syrup"
       note="Sugar by weight"
+      glance={said}
       onKey={(key) => change({ [field]: typedAfter(values[field], key) })}
     >
       <Choice
@@ -48,6 +53,12 @@ export function SyrupScreen() {
           { value: 'quart', words: 'quarts' },
         ]}
       />
+      <View className="items-start">
+        <SmallKey
+          words={`One load: ${countJars(LOAD[jar === 'pint' ? 'pint' : 'quart'], jar)}`}
+          onPress={() => change({ jars: String(LOAD[jar === 'pint' ? 'pint' : 'quart']) })}
+        />
+      </View>
       <View className="flex-row gap-[10px]">
         <FigureField
           label="Jars"
