@@ -1,4 +1,5 @@
 import { type ProduceId } from '@hoddle/core/handbook/produce';
+import { memo } from 'react';
 import Svg, { Circle, Ellipse, Path } from 'react-native-svg';
 import { COLOURS, hueOfCrop } from './colours';
 
@@ -18,13 +19,13 @@ const SHINE = {
 } as const;
 
 /** A crop as a small picture: its hue, and a shape of its own. */
-export function CropGlyph({ crop, size = 34 }: { crop: ProduceId; size?: number }) {
+export const CropGlyph = memo(function CropGlyph({ crop, size = 34 }: { crop: ProduceId; size?: number }) {
   return (
     <Svg width={size} height={size} viewBox="0 0 32 32" aria-hidden>
       <Figure crop={crop} hue={hueOfCrop(crop).hue} />
     </Svg>
   );
-}
+});
 
 function Figure({ crop, hue }: { crop: ProduceId; hue: string }) {
   switch (crop) {

@@ -1,5 +1,5 @@
 import { type JarSize } from '@hoddle/core/handbook/jars';
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import Svg, { Defs, G, Line, Path, Rect } from 'react-native-svg';
 import { COLOURS, type Mark } from './colours';
 import { jarShape } from './jarShape';
@@ -95,7 +95,7 @@ export function JarDefs({ patternId, hue, mark }: { patternId: string; hue: stri
 }
 
 /** A single jar. */
-export function JarDrawing(props: JarProps) {
+export const JarDrawing = memo(function JarDrawing(props: JarProps) {
   const patternId = useId().replaceAll(':', '');
   const { width, height } = jarShape(props.size, props.quartPx);
   return (
@@ -104,4 +104,4 @@ export function JarDrawing(props: JarProps) {
       <JarFigure {...props} patternId={patternId} />
     </Svg>
   );
-}
+});

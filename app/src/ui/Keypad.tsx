@@ -1,4 +1,5 @@
 import Delete from 'lucide-react-native/icons/delete';
+import { memo } from 'react';
 import { Pressable, View } from 'react-native';
 import { COLOURS } from './colours';
 import { Words } from './Words';
@@ -11,7 +12,7 @@ const ROWS = [
 ] as const;
 
 /** Figures for a thumb, with the fractions of a kitchen in a column of their own. */
-export function Keypad({ onPress }: { onPress: (key: string) => void }) {
+export const Keypad = memo(function Keypad({ onPress }: { onPress: (key: string) => void }) {
   return (
     <View role="group" aria-label="Figures" className="gap-[6px]">
       {ROWS.map((row) => (
@@ -37,7 +38,7 @@ export function Keypad({ onPress }: { onPress: (key: string) => void }) {
       ))}
     </View>
   );
-}
+});
 
 /** Longer than any figure a cook means. */
 const MOST_SIGNS = 24;

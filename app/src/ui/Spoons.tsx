@@ -1,8 +1,9 @@
+import { memo } from 'react';
 import Svg, { Circle, Path } from 'react-native-svg';
 import { COLOURS } from './colours';
 
 /** Spoons full of acid, one for each whole or begun tablespoon. */
-export function Spoons({ count }: { count: number }) {
+export const Spoons = memo(function Spoons({ count }: { count: number }) {
   const spoons = Math.min(4, Math.ceil(count));
   return (
     <Svg width={54} height={spoons * 18} aria-hidden>
@@ -23,4 +24,4 @@ export function Spoons({ count }: { count: number }) {
       ))}
     </Svg>
   );
-}
+});

@@ -20,6 +20,8 @@ test('a measure is near what was asked, an acid dose never below it, and measuri
       const near = roundToMeasures(ml);
       expect(Math.abs(near - ml)).toBeLessThanOrEqual(Math.max(0.126 * ml, ML_PER_TSP / 32 + 1e-9));
       expect(roundToMeasures(near)).toBeCloseTo(near, 9);
+      const water = roundToMeasures(ml, { down: true });
+      expect(water).toBeLessThanOrEqual(Math.max(ml * (1 + 1e-9), ML_PER_TSP / 16 + 1e-9));
       const dose = roundToMeasures(ml, { up: true });
       expect(dose).toBeGreaterThanOrEqual(ml * (1 - 1e-9));
       expect(dose).toBeLessThanOrEqual(ml + ML_PER_CUP / 4 + 1e-9);

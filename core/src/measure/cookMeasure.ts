@@ -16,18 +16,25 @@ const STEPS: readonly (readonly [upToTsp: number, stepTsp: number])[] = [
   [Infinity, TSP_PER_CUP / 4],
 ];
 
+export interface Rounding {
+  readonly up?: boolean;
+  readonly down?: boolean;
+}
+
 /**
  * A volume as spoons and cups can measure it, in millilitres: to 1/16 tsp at the finest, to a quarter cup above two cups.
  * Never nothing: the smallest amount is the smallest spoon.
  *
  * @param ml above 0
- * @param up for what must not fall short, an acid dose above all: never rounded down
+ * @param options.up for what must not fall short, an acid dose above all: never rounded down
+ * @param options.down for what must not be too much, the water of a brine above all: never rounded up, but for the
+ * smallest spoon
  */
-export function roundToMeasures(ml: number, { up = false } = {}): number {
+export function roundToMeasures(ml: number, { up = false, down = false }: Rounding = {}): number {
   const tsp = ml / ML_PER_TSP;
   const step = (STEPS.find(([upTo]) => tsp <= upTo + 1e-9) ?? [0, TSP_PER_CUP / 4])[1];
   const steps = tsp / step;
-  const whole = up ? Math.ceil(steps - 1e-9) : Math.round(steps);
+  const whole = up ? Math.ceil(steps - 1e-9) : down ? Math.floor(steps + 1e-9) : Math.round(steps);
   return Math.max(1, whole) * step * ML_PER_TSP;
 }
 
@@ -36,7 +43,7 @@ export function roundToMeasures(ml: number, { up = false } = {}): number {
  *
  * @param ml above 0; rounded by {@link roundToMeasures}
  */
-export function printMeasures(ml: number, options: { up?: boolean } = {}): string {
+export function printMeasures(ml: number, options: Rounding = {}): string {
   const rounded = roundToMeasures(ml, options);
   const cups = rounded / ML_PER_CUP;
   if (cups < 1 / 4 - 1e-9) return printSpoons(rounded / ML_PER_TSP);

@@ -30,41 +30,20 @@ export function ChangeScreen({ product }: { product?: string }) {
 
 function Change({ product }: { product: ProductRow }) {
   const wide = useIsWide();
-  const changes = askedChanges(product);
-  const { values, change } = useRemembered(`change ${product.product}`, {
-    asked: changes[0] ?? 'oil',
-    typed: firstFormulaLines(product),
-  });
-  const asked = changes.find((each) => each === values.asked) ?? 'oil';
-  const { typed } = values;
-  const spoilt = changesOfLines(product, typed).some(({ verdict }) => verdict === 'never');
   return (
     <Screen
       station="bench"
       title="May I change this?"
       note={product.name}
       backTo="/bench/change"
-      headSide={
-        <JarDrawing
-          size={usualJar(product)}
-          quartPx={50}
-          look={spoilt ? 'refused' : 'here'}
-          {...hueOfProduct(product.product)}
-        />
-      }
+      headSide={<JarSide product={product} />}
     >
       <View className={wide ? 'flex-row gap-10' : 'gap-5'}>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
-          <View role="radiogroup" aria-label="The change" className="flex-row flex-wrap gap-2">
-            {changes.map((each) => (
-              <ChangeKey key={each} change={each} chosen={each === asked} onPress={() => change({ asked: each })} />
-            ))}
-          </View>
-          <VerdictPlate product={product} change={asked} />
+          <Asked product={product} />
         </View>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
-          <BatchLines product={product} typed={typed} onType={(text) => change({ typed: text })} />
-          {spoilt && <NearestTested product={product} />}
+          <Written product={product} />
           <Words tone="ink-2" className="border-t-2 border-hair pt-3">
             A time holds only for the formula, fill temperature, pack, thickness and cut it was tested with. Longer
             boiling does not make up for less acid. Your local extension office comes first.
@@ -72,6 +51,46 @@ function Change({ product }: { product: ProductRow }) {
         </View>
       </View>
     </Screen>
+  );
+}
+
+/** The batch as it was last written, remembered by product. */
+function useWritten(product: ProductRow) {
+  const { values, change } = useRemembered(`batch of ${product.product}`, { typed: firstFormulaLines(product) });
+  const spoilt = changesOfLines(product, values.typed).some(({ verdict }) => verdict === 'never');
+  return { typed: values.typed, spoilt, type: (typed: string) => change({ typed }) };
+}
+
+/** The jar is struck through as soon as the written batch has no tested time. */
+function JarSide({ product }: { product: ProductRow }) {
+  const { spoilt } = useWritten(product);
+  const look = spoilt ? 'refused' : 'here';
+  return <JarDrawing size={usualJar(product)} quartPx={50} look={look} {...hueOfProduct(product.product)} />;
+}
+
+function Asked({ product }: { product: ProductRow }) {
+  const changes = askedChanges(product);
+  const { values, change } = useRemembered(`change of ${product.product}`, { asked: changes[0] ?? 'oil' });
+  const asked = changes.find((each) => each === values.asked) ?? 'oil';
+  return (
+    <>
+      <View role="radiogroup" aria-label="The change" className="flex-row flex-wrap gap-2">
+        {changes.map((each) => (
+          <ChangeKey key={each} change={each} chosen={each === asked} onPress={() => change({ asked: each })} />
+        ))}
+      </View>
+      <VerdictPlate product={product} change={asked} />
+    </>
+  );
+}
+
+function Written({ product }: { product: ProductRow }) {
+  const { typed, spoilt, type } = useWritten(product);
+  return (
+    <>
+      <BatchLines product={product} typed={typed} onType={type} />
+      {spoilt && <NearestTested product={product} />}
+    </>
   );
 }
 

@@ -1,4 +1,4 @@
-import { type ReactNode } from 'react';
+import { type ReactNode, useCallback, useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { Keypad } from '@/ui/Keypad';
 import { Screen } from '@/ui/Screen';
@@ -16,9 +16,19 @@ interface InstrumentProps {
   children: ReactNode;
 }
 
+/** One function for as long as the screen lives, so that the keys are not drawn anew with every figure. */
+function useLatest(onKey: ((key: string) => void) | undefined): (key: string) => void {
+  const latest = useRef(onKey);
+  useEffect(() => {
+    latest.current = onKey;
+  });
+  return useCallback((key) => latest.current?.(key), []);
+}
+
 /** The frame of every instrument: its question on top, what follows from it below, the keys at hand on a phone. */
 export function Instrument({ title, note, backTo = '/bench', onKey, glance, children }: InstrumentProps) {
   const wide = useIsWide();
+  const press = useLatest(onKey);
   return (
     <Screen
       station="bench"
@@ -35,7 +45,7 @@ export function Instrument({ title, note, backTo = '/bench', onKey, glance, chil
                 {glance}
               </Words>
             )}
-            <Keypad onPress={onKey} />
+            <Keypad onPress={press} />
           </View>
         ) : undefined
       }

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import Svg, { Line, Path, Rect, Text } from 'react-native-svg';
 import { COLOURS } from '@/ui/colours';
 
@@ -14,7 +15,7 @@ const BOTTOM = HEIGHT - 8;
 const TOP = 26;
 
 /** A measuring jug filled to the amount, with a tick each cup; the scale of the jug follows what it must hold. */
-export function Jug({ waterCups, overCups = 0, overHue }: JugProps) {
+export const Jug = memo(function Jug({ waterCups, overCups = 0, overHue }: JugProps) {
   const holds = Math.max(2, Math.ceil((waterCups + overCups) * 1.15));
   const pxPerCup = (BOTTOM - TOP) / holds;
   const every = holds > 24 ? 8 : holds > 12 ? 4 : holds > 6 ? 2 : 1;
@@ -73,4 +74,4 @@ export function Jug({ waterCups, overCups = 0, overHue }: JugProps) {
       />
     </Svg>
   );
-}
+});

@@ -6,8 +6,10 @@ import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { isSameDay } from 'date-fns';
 import { memo, useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
+import { bandCells } from '@/features/process/bandCells';
 import { usePages } from '@/features/process/usePages';
 import { householdNow, useHousehold } from '@/store/useHousehold';
+import { AltitudeBands } from '@/ui/AltitudeBands';
 import { Choice } from '@/ui/Choice';
 import { clockTime, dayAndDate, duration } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
@@ -101,7 +103,14 @@ function Ready({ product }: { product: ProductRow }) {
         />
       </View>
       {pounds.kind === 'slip' && <Slip sentence={pounds.sentence} />}
-      {altitudeFt === null && <Words weight={700}>Set the altitude first: the tested minutes go by it.</Words>}
+      {altitudeFt === null && row.kind === 'testedRow' && (
+        <>
+          <View className="flex-row">
+            <AltitudeBands cells={bandCells(row)} />
+          </View>
+          <Words weight={700}>Set the altitude first: the tested minutes go by it.</Words>
+        </>
+      )}
       {answer?.kind === 'refusal' && <Words weight={700}>{answer.reason}</Words>}
       {row.kind === 'refusal' && <Words weight={700}>{row.reason}</Words>}
       {minutes !== undefined && pounds.kind === 'count' && settledPounds > 0 && (

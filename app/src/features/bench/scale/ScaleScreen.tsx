@@ -4,7 +4,7 @@ import { ML_PER_CUP } from '@hoddle/core/measure/amount';
 import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { printSpan } from '@hoddle/core/measure/span';
-import { inKitchenFractions, readFormula } from '@hoddle/core/process/formula';
+import { inKitchenFractions, readFormula, type Role } from '@hoddle/core/process/formula';
 import {
   type Gate,
   measuredIngredient,
@@ -175,12 +175,16 @@ function GateAnswer({ gate, product, formula, unit }: GateAnswerProps) {
   );
 }
 
-function amountWords({ ingredient: { amount, food, text }, factor }: ScaledIngredient): string {
+/** Acid is never rounded down; water and low-acid vegetables, which thin it, never up. */
+const ROUNDED_UP: readonly Role[] = ['vinegar', 'lemon'];
+const ROUNDED_DOWN: readonly Role[] = ['water', 'low-acid', 'oil', 'thickener'];
+
+function amountWords({ ingredient: { amount, food, text, role }, factor }: ScaledIngredient): string {
   if (!amount) return text;
   const { low, high } = amount.span;
   switch (amount.of) {
     case 'ml':
-      return `${printMeasures(high * factor, { up: /lemon|vinegar/.test(food) })} ${food}`;
+      return `${printMeasures(high * factor, { up: ROUNDED_UP.includes(role), down: ROUNDED_DOWN.includes(role) })} ${food}`;
     case 'kg':
       return `${printFraction(high * factor * KG_PER_LB_WORDS, 4)} lb ${food}`;
     case 'pieces':
