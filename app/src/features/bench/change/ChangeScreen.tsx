@@ -4,7 +4,8 @@ import { ML_PER_CUP } from '@hoddle/core/measure/amount';
 import { brinesOf } from '@hoddle/core/process/brine';
 import { type ChangeId, mayChange } from '@hoddle/core/process/change';
 import { similarProducts } from '@hoddle/core/process/similarProducts';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import { ChipRadio } from '@/ui/ChipRadio';
 import { hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { RowLink } from '@/ui/RowLink';
@@ -76,7 +77,12 @@ function Asked({ product }: { product: ProductRow }) {
     <>
       <View role="radiogroup" aria-label="The change" className="flex-row flex-wrap gap-2">
         {changes.map((each) => (
-          <ChangeKey key={each} change={each} chosen={each === asked} onPress={() => change({ asked: each })} />
+          <ChipRadio
+            key={each}
+            words={CHANGE_WORDS[each]}
+            chosen={each === asked}
+            onPress={() => change({ asked: each })}
+          />
         ))}
       </View>
       <VerdictPlate product={product} change={asked} />
@@ -91,20 +97,6 @@ function Written({ product }: { product: ProductRow }) {
       <BatchLines product={product} typed={typed} onType={type} />
       {spoilt && <NearestTested product={product} />}
     </>
-  );
-}
-
-function ChangeKey({ change, chosen, onPress }: { change: ChangeId; chosen: boolean; onPress: () => void }) {
-  return (
-    <Pressable
-      role="radio"
-      aria-checked={chosen}
-      onPress={onPress}
-      className={`min-h-[48px] justify-center rounded-key px-3 ${chosen ? 'bg-plate' : ''}`}
-      style={{ boxShadow: chosen ? 'inset 0 0 0 3px #1D3F8F' : 'inset 0 0 0 2px #6C7A8C' }}
-    >
-      <Words weight={chosen ? 700 : 500}>{CHANGE_WORDS[change]}</Words>
-    </Pressable>
   );
 }
 

@@ -1,30 +1,22 @@
 import { formsOf } from '@hoddle/core/handbook/forms';
 import { findProduce, type ProduceId, produceRow } from '@hoddle/core/handbook/produce';
-import { convertProduce } from '@hoddle/core/harvest/produceFigures';
 import { type Unit, UNIT_IDS, UNITS } from '@hoddle/core/measure/amount';
-import { printFraction } from '@hoddle/core/measure/fraction';
 import { readAmount } from '@hoddle/core/measure/readAmount';
-import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { useDeferredValue, useState } from 'react';
+import { View } from 'react-native';
 import { CropKeys, recentCrops } from '@/features/harvest/CropKeys';
 import { useHousehold } from '@/store/useHousehold';
+import { ChipRadio } from '@/ui/ChipRadio';
 import { FigureField } from '@/ui/FigureField';
 import { typedAfter } from '@/ui/Keypad';
 import { SmallKey } from '@/ui/SmallKey';
-import { Heading, Words } from '@/ui/Words';
-import { AnswerPlate } from '../instrument/AnswerPlate';
 import { Instrument } from '../instrument/Instrument';
-import { Jug } from '../instrument/Jug';
 import { Slip } from '../instrument/Slip';
 import { useRemembered } from '../instrument/useRemembered';
+import { ConvertAnswer } from './ConvertAnswer';
+import { inEveryMeasure, USUAL_UNITS } from './inEveryMeasure';
 
 const FIRST = { crop: 'strawberry', form: 'crushed', amount: '5', unit: 'cup' };
-
-/** The measures asked most; a key opens the others. */
-const USUAL: readonly Unit[] = ['cup', 'lb', 'quart', 'bushel', 'gallon-bag', 'quart-box'];
-
-/** Answers that nobody measures with are left out: a bushel in teaspoons, a cup in bushels. */
-const [LEAST, MOST] = [1 / 16, 400];
 
 /** One amount of a crop in every other measure at once: "5 cups of crushed strawberries is how many quart boxes?" */
 export function ConvertScreen() {
@@ -37,22 +29,16 @@ export function ConvertScreen() {
   const typedUnit = (UNIT_IDS as readonly string[]).includes(values.unit) ? (values.unit as Unit) : 'lb';
   const reading = readAmount(values.amount, typedUnit);
   const amount = reading.kind === 'amount' ? reading.amount : undefined;
-  const answers = amount
-    ? UNIT_IDS.filter((unit) => unit !== amount.unit).flatMap((unit) => {
-        const said = convertProduce(amount, unit, crop, form);
-        return said.kind === 'converted' && said.value >= LEAST && said.value <= MOST
-          ? [{ unit, value: said.value }]
-          : [];
-      })
-    : [];
-  const refusal =
-    amount && answers.length < 4 ? convertProduce(amount, amount.unit === 'lb' ? 'cup' : 'lb', crop, form) : undefined;
-  const cups = amount && convertProduce(amount, 'cup', crop, form);
+  // The figure shows at once; the answers follow as soon as there is time, even on an old phone.
+  const settled = useDeferredValue(amount?.value ?? 0);
   const name = `${produceRow(crop).name.toLowerCase()}${form === undefined ? '' : `, ${form}`}`;
-  const told = answers.map(({ unit, value }) => `${figure(value)} ${words(value, unit)}`);
-  const usual = answers.filter(({ unit }) => USUAL.includes(unit)).slice(0, 3);
-  const glance = amount && usual.map(({ unit, value }) => `${figure(value)} ${words(value, unit)}`).join(', ');
-  const asked = amount ? `${printFraction(amount.value)} ${words(amount.value, amount.unit)}` : '';
+  const glance =
+    amount &&
+    inEveryMeasure(amount, crop, form)
+      .filter(({ unit }) => USUAL_UNITS.includes(unit))
+      .slice(0, 3)
+      .map((measure) => `${measure.figure} ${measure.unitWords}`)
+      .join(', ');
   return (
     <Instrument
       title="Convert"
@@ -64,7 +50,7 @@ export function ConvertScreen() {
       {forms.length > 0 && (
         <View role="radiogroup" aria-label="How it is cut" className="flex-row flex-wrap gap-2">
           {forms.map((each) => (
-            <Chip key={each} words={each} chosen={each === form} onPress={() => change({ form: each })} />
+            <ChipRadio key={each} words={each} chosen={each === form} onPress={() => change({ form: each })} />
           ))}
         </View>
       )}
@@ -81,8 +67,8 @@ export function ConvertScreen() {
         />
       </View>
       <View role="radiogroup" aria-label="Measure" className="flex-row flex-wrap gap-2">
-        {(allUnits ? UNIT_IDS : [...new Set<Unit>([...USUAL, typedUnit])]).map((unit) => (
-          <Chip key={unit} words={UNITS[unit].one} chosen={unit === typedUnit} onPress={() => change({ unit })} />
+        {(allUnits ? UNIT_IDS : [...new Set<Unit>([...USUAL_UNITS, typedUnit])]).map((unit) => (
+          <ChipRadio key={unit} words={UNITS[unit].one} chosen={unit === typedUnit} onPress={() => change({ unit })} />
         ))}
         {!allUnits && <SmallKey words="More measures" onPress={() => setAllUnits(true)} />}
       </View>
@@ -95,53 +81,7 @@ export function ConvertScreen() {
           }
         />
       )}
-      {amount && (
-        <AnswerPlate text={`${asked} of ${name}: ${told.join(', ')}.`}>
-          <Heading>{asked} is</Heading>
-          <View className="flex-row items-start gap-4">
-            {cups?.kind === 'converted' && cups.value <= 64 && <Jug waterCups={cups.value} />}
-            <View role="list" className="flex-1">
-              {answers.map(({ unit, value }) => (
-                <View key={unit} role="listitem" className="flex-row items-baseline gap-2">
-                  <Words size="lead" weight={800} className="w-[64px] text-right">
-                    {figure(value)}
-                  </Words>
-                  <Words className="flex-1">{words(value, unit)}</Words>
-                </View>
-              ))}
-            </View>
-          </View>
-          {refusal?.kind === 'refusal' && <Words weight={600}>{refusal.reason}</Words>}
-          <Words size="label" tone="ink-2">
-            Weight is as picked, volume as cut. Bushels as the handbook gives them; cups a pound are{' '}
-            {formsOf(crop).find((row) => row.form === form)?.basis ?? 'not published'}.
-          </Words>
-        </AnswerPlate>
-      )}
+      {amount && settled > 0 && <ConvertAnswer crop={crop} form={form} value={settled} unit={amount.unit} />}
     </Instrument>
-  );
-}
-
-function words(value: number, unit: Unit): string {
-  return value > 0 && value <= 1 ? UNITS[unit].one : UNITS[unit].several;
-}
-
-/** To the eighth below 20, whole above: nobody weighs an ounce of a bushel. */
-function figure(value: number): string {
-  if (value >= 20) return Math.round(value).toLocaleString('en-US');
-  return printFraction(value, value < 1 ? 16 : 8);
-}
-
-function Chip({ words: label, chosen, onPress }: { words: string; chosen: boolean; onPress: () => void }) {
-  return (
-    <Pressable
-      role="radio"
-      aria-checked={chosen}
-      onPress={onPress}
-      className={`min-h-[48px] justify-center rounded-key px-3 ${chosen ? 'bg-plate' : ''}`}
-      style={{ boxShadow: chosen ? 'inset 0 0 0 3px #1D3F8F' : 'inset 0 0 0 2px #6C7A8C' }}
-    >
-      <Words weight={chosen ? 700 : 500}>{label}</Words>
-    </Pressable>
   );
 }
