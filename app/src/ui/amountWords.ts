@@ -1,10 +1,10 @@
 import { type Household } from '@hoddle/contract/household';
+import { METRES_PER_FT } from '@hoddle/core/measure/altitude';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { printFraction } from '@hoddle/core/measure/fraction';
 
 export type Units = Household['units'];
 
-const METRES_PER_FT = 0.3048;
 const MM_PER_IN = 25.4;
 
 /** "68 lb", "13 1/4 lb", or "30.8 kg": a mass in the household's units, to the quarter pound or tenth of a kilogram below 20. */

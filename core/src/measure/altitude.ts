@@ -1,5 +1,5 @@
 /** International foot, exact. NIST Handbook 44, Appendix C. */
-const METRES_PER_FT = 0.3048;
+export const METRES_PER_FT = 0.3048;
 
 /** The highest kitchen answered for; the handbook's last band is open upwards, a typing slip is not. */
 export const HIGHEST_ALTITUDE_FT = 12_000;

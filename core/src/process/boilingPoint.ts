@@ -1,8 +1,9 @@
+import { METRES_PER_FT } from '../measure/altitude';
+
 /** Pressure at sea level in kPa, and how it falls with height. US Standard Atmosphere 1976, troposphere. */
 const SEA_LEVEL_KPA = 101.325;
 const LAPSE_PER_METRE = 2.255_77e-5;
 const EXPONENT = 5.255_88;
-const METRES_PER_FT = 0.3048;
 
 /** Jelly sets at the boiling point of the place and so many degrees more. Handbook rule 12. */
 const JELLY_ABOVE_BOILING_F = 8;

@@ -14,6 +14,11 @@ test.each([
   ['pickled-hot-peppers', 1 / 5],
   ['quick-fresh-pack-dill', 8 / 6],
   ['bread-and-butter-pickles', 0],
+  ['watermelon-rind-pickles', 3 / 3],
+  ['cantaloupe-pickles', 2 / 4.5],
+  // Salted or boiled in water that is drained away; the brine itself is vinegar.
+  ['cucumber-pickle-relish', 0],
+  ['green-tomato-relish', 0],
 ] as const)('%s: %d of water to one of vinegar', (product, proportion) => {
   expect(testedWaterPerVinegar(productRow(product))).toBeCloseTo(proportion, 6);
 });
@@ -21,7 +26,14 @@ test.each([
 test('no vinegar in the formula, no verdict', () => {
   expect(testedWaterPerVinegar(productRow('jam-no-pectin'))).toBeUndefined();
   expect(testedWaterPerVinegar(productRow('peaches'))).toBeUndefined();
-  expect(PRODUCTS.filter((row) => testedWaterPerVinegar(row) !== undefined).length).toBeGreaterThan(25);
+  // A ferment makes its own acid; a pie filling is no brine.
+  expect(testedWaterPerVinegar(productRow('dill-fermented'))).toBeUndefined();
+  expect(testedWaterPerVinegar(productRow('green-tomato-pie-filling'))).toBeUndefined();
+  const withBrine = PRODUCTS.filter((row) => testedWaterPerVinegar(row) !== undefined);
+  expect(withBrine.length).toBeGreaterThan(20);
+  expect(new Set(withBrine.map(({ productClass }) => productClass))).toEqual(new Set(['pickle']));
+  // The most watered is three-bean salad, 1 1/4 cups of water to half a cup of vinegar beside its lemon juice.
+  for (const row of withBrine) expect(testedWaterPerVinegar(row)).toBeLessThanOrEqual(2.5 + 1e-9);
 });
 
 test('half water, half vinegar of 5 % is 2.5 %', () => {

@@ -1,5 +1,5 @@
 import { type ProductRow } from '../handbook/products';
-import { formulasOf } from '../handbook/recipes';
+import { formulasOf, type RecipeRow } from '../handbook/recipes';
 import { type Ingredient, readFormula } from './formula';
 import { type Refusal, refusal } from './refusal';
 
@@ -50,28 +50,44 @@ export function mixBrine(liquids: readonly BrineLiquid[]): Brine | Refusal {
 export interface FormulaBrine {
   readonly vinegarMl: number;
   readonly lemonMl: number;
-  /** Water that stays with the food; what it only soaks in is left out. */
+  /** Water that stays with the food; what it soaks in and is drained of is left out. */
   readonly waterMl: number;
+  readonly sugarMl: number;
 }
 
-/** The brine of each formula of a product that has acid in it; of several waters the smallest stays, the others soak. */
-export function brinesOf({ product }: ProductRow): FormulaBrine[] {
-  return formulasOf(product).flatMap(({ mainInputs }) => {
-    const { ingredients } = readFormula(mainInputs);
-    const [vinegarMl, lemonMl] = [sum(volumes(ingredients, 'vinegar')), sum(volumes(ingredients, 'lemon'))];
-    if (vinegarMl + lemonMl === 0) return [];
-    const waters = volumes(ingredients, 'water');
-    return [{ vinegarMl, lemonMl, waterMl: waters.length === 0 ? 0 : Math.min(...waters) }];
-  });
+/** Steps that salt or boil the food in water which is then poured away. */
+const POURS_AWAY = /^(drain|soak-brine|salt-)/;
+
+/**
+ * The brine of one formula; undefined where there is no acid in it. Where the food is soaked and drained, the largest
+ * water is the one poured away: what is then left, if anything, is the brine's.
+ */
+export function brineOf(
+  { sequence }: ProductRow,
+  { mainInputs }: Pick<RecipeRow, 'mainInputs'>,
+): FormulaBrine | undefined {
+  const { ingredients } = readFormula(mainInputs);
+  const [vinegarMl, lemonMl] = [sum(volumes(ingredients, 'vinegar')), sum(volumes(ingredients, 'lemon'))];
+  if (vinegarMl + lemonMl === 0) return undefined;
+  const waters = volumes(ingredients, 'water').sort((a, b) => a - b);
+  const stays = sequence.some((step) => POURS_AWAY.test(step)) ? waters.slice(0, -1) : waters;
+  return { vinegarMl, lemonMl, waterMl: sum(stays), sugarMl: sum(volumes(ingredients, 'sugar')) };
+}
+
+/** The brines of a product's formulas. */
+export function brinesOf(product: ProductRow): FormulaBrine[] {
+  return formulasOf(product.product).flatMap((formula) => brineOf(product, formula) ?? []);
 }
 
 /**
  * Water to vinegar in the brine that a product was tested with: its own proportion, never a general threshold. Of several
  * formulas the one with least water.
  *
- * @returns undefined for a product without vinegar in its formula: no product, no verdict
+ * @returns undefined for what is no pickle in a vinegar brine: a ferment makes its own acid, and the vinegar in a pie
+ * filling or a sauce says nothing of a brine. No proportion, no verdict.
  */
 export function testedWaterPerVinegar(product: ProductRow): number | undefined {
+  if (product.productClass !== 'pickle') return undefined;
   const proportions = brinesOf(product)
     .filter(({ vinegarMl }) => vinegarMl > 0)
     .map(({ vinegarMl, waterMl }) => waterMl / vinegarMl);
@@ -79,7 +95,7 @@ export function testedWaterPerVinegar(product: ProductRow): number | undefined {
 }
 
 function volumes(ingredients: readonly Ingredient[], role: Ingredient['role']): number[] {
-  return ingredients.flatMap((own) => (own.role === role && own.amount?.of === 'ml' ? [own.amount.span.low] : []));
+  return ingredients.flatMap((own) => (own.role === role && own.amount?.of === 'ml' ? [own.amount.span.high] : []));
 }
 
 function sum(values: readonly number[]): number {

@@ -3,6 +3,7 @@ import { findProduct, type ProductRow } from '../handbook/products';
 import { altitudeBand } from './altitudeBand';
 import { findProcess, type TestedProcess } from './findProcess';
 import { type HouseholdSource, type SourceBand, type SourceKind } from './householdSource';
+import { STEAM_LIMIT_MINUTES } from './method';
 import { neverOnShelf } from './neverOnShelf';
 import { publishedRow } from './testedRow';
 import { bandsOf } from './withOwnSource';
@@ -17,8 +18,6 @@ const NOT_TESTED: Partial<Record<SourceKind, string>> = {
   blog: 'A blog is not a tested source: name the page of the extension service or book it goes by.',
   family: 'That it always went well in the family is not a test.',
 };
-
-const STEAM_LIMIT_MINUTES = 45;
 
 /**
  * Handbook rule 18: whether a household's own source may stand beside the handbook. A tested kind with a page; never for

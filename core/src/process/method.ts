@@ -21,3 +21,6 @@ export const METHOD_WORDS: Readonly<Record<Method, string>> = {
 export function isMethod(text: string): text is Method {
   return (METHODS as readonly string[]).includes(text);
 }
+
+/** The longest time in a steam canner, altitude included: its water boils away. Handbook rule 7. */
+export const STEAM_LIMIT_MINUTES = 45;

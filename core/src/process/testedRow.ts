@@ -6,7 +6,7 @@ import { type Sourced } from '../handbook/source';
 import { type AcidDose, acidDose } from './acidDose';
 import { ALTITUDE_BANDS, type AltitudeBand, DIAL_BANDS, ONE_BAND, WEIGHTED_BANDS } from './altitudeBand';
 import { conditionsOf } from './conditions';
-import { type Method } from './method';
+import { type Method, STEAM_LIMIT_MINUTES } from './method';
 import { type Refusal, refusal } from './refusal';
 import { similarProducts } from './similarProducts';
 import { CLEAN_JARS_FROM_MINUTES } from './sterilizeJars';
@@ -50,9 +50,6 @@ export interface TestedRow {
   readonly acid?: AcidDose;
   readonly conditions: readonly string[];
 }
-
-/** Handbook rule 7: total time with altitude. */
-const STEAM_LIMIT_MINUTES = 45;
 
 /** Handbook rule 8. */
 const LOW_TEMPERATURE_MINUTES = 30;

@@ -16,7 +16,7 @@ export interface Syrup {
 }
 
 /** A cup of sugar raises the water it dissolves in by about half a cup. Common practice. */
-const CUPS_RAISED_PER_CUP_OF_SUGAR = 0.55;
+export const CUPS_RAISED_PER_CUP_OF_SUGAR = 0.55;
 
 export const MOST_PERCENT_SUGAR = 50;
 

@@ -18,6 +18,7 @@ import { VerdictSign } from '@/ui/VerdictSign';
 import { Words } from '@/ui/Words';
 import { AnswerPlate } from '../instrument/AnswerPlate';
 import { Instrument } from '../instrument/Instrument';
+import { JarsField } from '../instrument/JarsField';
 import { readJars } from '../instrument/readCount';
 import { Slip } from '../instrument/Slip';
 import { useRemembered } from '../instrument/useRemembered';
@@ -90,13 +91,10 @@ export function AcidScreen() {
         isTested={() => true}
       />
       <View className="flex-row gap-[10px]">
-        <FigureField
-          label="Jars"
+        <JarsField
           typed={values.jars}
-          unitWords={JARS[jar].several}
+          jar={jar}
           active={field === 'jars'}
-          large={false}
-          wrong={jars.kind === 'slip'}
           onFocus={() => setField('jars')}
           onChange={(typed) => change({ jars: typed })}
         />

@@ -1,4 +1,4 @@
-import { countJars, isJarSize, JAR_SIZES, JARS } from '@hoddle/core/handbook/jars';
+import { countJars, isJarSize, JAR_SIZES, type JARS } from '@hoddle/core/handbook/jars';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { ML_PER_CUP } from '@hoddle/core/measure/amount';
 import { printFraction } from '@hoddle/core/measure/fraction';
@@ -18,6 +18,7 @@ import { Words } from '@/ui/Words';
 import { Vessels } from '../change/Vessels';
 import { AnswerPlate } from '../instrument/AnswerPlate';
 import { Instrument } from '../instrument/Instrument';
+import { JarsField } from '../instrument/JarsField';
 import { readJars, readMeasure } from '../instrument/readCount';
 import { Slip } from '../instrument/Slip';
 import { useRemembered } from '../instrument/useRemembered';
@@ -165,13 +166,10 @@ export function BrineScreen({ product: id }: { product?: string }) {
             isTested={() => true}
           />
           <View className="flex-row">
-            <FigureField
-              label="Jars"
+            <JarsField
               typed={values.jars}
-              unitWords={JARS[jar].several}
+              jar={jar}
               active={field === 'jars'}
-              large={false}
-              wrong={jars.kind === 'slip'}
               onFocus={() => setField('jars')}
               onChange={(typed) => change({ jars: typed })}
             />

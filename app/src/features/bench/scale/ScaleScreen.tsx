@@ -1,6 +1,6 @@
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { formulasOf, type RecipeRow } from '@hoddle/core/handbook/recipes';
-import { ML_PER_CUP } from '@hoddle/core/measure/amount';
+import { KG_PER_LB, ML_PER_CUP } from '@hoddle/core/measure/amount';
 import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { printSpan } from '@hoddle/core/measure/span';
@@ -24,8 +24,6 @@ import { readMeasure } from '../instrument/readCount';
 import { Slip } from '../instrument/Slip';
 import { useRemembered } from '../instrument/useRemembered';
 import { PotWithRule } from './PotWithRule';
-
-const KG_PER_LB_WORDS = 2.204_622_6;
 
 /** The measure gate: the cups that were really got, and everything else of the formula worked out for them. */
 export function ScaleScreen({ product: id }: { product: string }) {
@@ -186,7 +184,7 @@ function amountWords({ ingredient: { amount, food, text, role }, factor }: Scale
     case 'ml':
       return `${printMeasures(high * factor, { up: ROUNDED_UP.includes(role), down: ROUNDED_DOWN.includes(role) })} ${food}`;
     case 'kg':
-      return `${printFraction(high * factor * KG_PER_LB_WORDS, 4)} lb ${food}`;
+      return `${printFraction((high * factor) / KG_PER_LB, 4)} lb ${food}`;
     case 'pieces':
       return `${printSpan({ low: low * factor, high: high * factor }, 2)} ${food}`;
   }

@@ -1,4 +1,4 @@
-import { countJars, isJarSize, JARS } from '@hoddle/core/handbook/jars';
+import { countJars, isJarSize } from '@hoddle/core/handbook/jars';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { MOST_PERCENT_SUGAR, syrupOf } from '@hoddle/core/supplies/syrupOf';
 import { useState } from 'react';
@@ -12,6 +12,7 @@ import { Words } from '@/ui/Words';
 import { AnswerPlate } from '../instrument/AnswerPlate';
 import { Instrument } from '../instrument/Instrument';
 import { Jug } from '../instrument/Jug';
+import { JarsField } from '../instrument/JarsField';
 import { readJars, readMeasure } from '../instrument/readCount';
 import { Slip } from '../instrument/Slip';
 import { useRemembered } from '../instrument/useRemembered';
@@ -60,13 +61,10 @@ export function SyrupScreen() {
         />
       </View>
       <View className="flex-row gap-[10px]">
-        <FigureField
-          label="Jars"
+        <JarsField
           typed={values.jars}
-          unitWords={JARS[jar].several}
+          jar={jar}
           active={field === 'jars'}
-          large={false}
-          wrong={jars.kind === 'slip'}
           onFocus={() => setField('jars')}
           onChange={(typed) => change({ jars: typed })}
         />
