@@ -222,7 +222,7 @@ function ProductVerdict({
         <VerdictSign verdict={weak ? 'never' : 'allowed'} size={34} />
         <Words weight={700} className="flex-1">
           {weak
-            ? `Too much water: ${product.name.toLowerCase()} were tested with ${proportionWords(tested)}.`
+            ? `Too much water: the tested brine of ${product.name.toLowerCase()} is ${proportionWords(tested)}.`
             : `Strong enough: tested with ${proportionWords(tested)}.`}
         </Words>
       </View>
