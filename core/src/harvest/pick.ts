@@ -1,7 +1,14 @@
 import { type ProduceId } from '../handbook/produce';
 
-export const PLACES = ['counter', 'cool', 'refrigerator'] as const;
+/** Where produce waits for its jars. Iced water is for cucumbers that are to stay crisp. */
+export const PLACES = ['counter', 'cool', 'refrigerator', 'iced', 'freezer'] as const;
 export type Place = (typeof PLACES)[number];
+
+export const RIPENESSES = ['firm', 'ripe'] as const;
+export type Ripeness = (typeof RIPENESSES)[number];
+
+export const PICK_SOURCES = ['garden', 'bought', 'given', 'foraged'] as const;
+export type PickSource = (typeof PICK_SOURCES)[number];
 
 /** Produce that came in on one occasion. `softKg` of it is ripe, sound and soft; mouldy or rotting produce is not logged. */
 export interface Pick {
@@ -9,14 +16,20 @@ export interface Pick {
   readonly crop: ProduceId;
   readonly massKg: number;
   readonly softKg: number;
+  /** Of what is not soft. */
+  readonly ripeness: Ripeness;
+  /** Where it was put at first. */
   readonly place: Place;
   /** Epoch milliseconds. */
   readonly pickedAt: number;
   /** As it was told: "68 lb", "1/2 bushel". */
   readonly told: string;
+  readonly source: PickSource;
+  /** The bed or tree it was picked from, where that is known. */
+  readonly plantingId: string | null;
 }
 
-/** Produce taken from a pick, for a batch. */
+/** Produce taken from a pick, for a batch, at the time the batch begins. */
 export interface PickUse {
   readonly pickId: string;
   readonly massKg: number;

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
+import { measuredIngredient } from '../handbook/measuredIngredient';
 import { productRow } from '../handbook/products';
 import { formulasOf, RECIPES } from '../handbook/recipes';
-import { measuredIngredient, measureGate, potCups } from './measureGate';
+import { measureGate, potCups } from './measureGate';
 
 const strawberry = formulasOf('jam-with-pectin').find(({ mainInputs }) => mainInputs.startsWith('strawberry'))!;
 const berry = formulasOf('jam-no-pectin')[0]!;

@@ -1,7 +1,9 @@
 import { type ProductRow } from '../handbook/products';
 import { type RecipeRow } from '../handbook/recipes';
-import { KG_PER_LB, ML_PER_CUP } from '../measure/amount';
-import { type Ingredient, readFormula } from '../process/formula';
+import { ML_PER_CUP } from '../measure/amount';
+import { potsFor, setsByTheBox } from '../yields/pots';
+import { type Ingredient, readFormula } from '../handbook/formula';
+import { measuredIngredient } from '../handbook/measuredIngredient';
 
 /** One ingredient, worked out for what was really measured. */
 export interface ScaledIngredient {
@@ -25,26 +27,6 @@ export type Gate =
   /** Too little for a formula that cannot be made smaller. */
   | { readonly kind: 'wait'; readonly missing: number };
 
-/** The main food of a formula and how it is measured: fruit or juice by the cup, whole vegetables by the pound. */
-export interface Measured {
-  readonly ingredient: Ingredient;
-  readonly unit: 'cup' | 'lb';
-  /** How many of the unit one batch takes. */
-  readonly perBatch: number;
-}
-
-/** What a cook measures of a formula; undefined where it counts pieces or names no amount. */
-export function measuredIngredient({ mainInputs }: RecipeRow): Measured | undefined {
-  const ingredient = readFormula(mainInputs).ingredients.find(
-    ({ role, amount }) => (role === 'acid-food' || role === 'low-acid') && amount && amount.of !== 'pieces',
-  );
-  if (!ingredient?.amount) return undefined;
-  const { of, span } = ingredient.amount;
-  return of === 'ml'
-    ? { ingredient, unit: 'cup', perBatch: span.high / ML_PER_CUP }
-    : { ingredient, unit: 'lb', perBatch: span.high / KG_PER_LB };
-}
-
 /**
  * The measure gate: sugar, pectin, acid and jars worked out again for what was really got. A formula with pectin is made
  * whole or not at all, since a box sets one batch; any other is made smaller in proportion. What may not be doubled goes
@@ -60,10 +42,9 @@ export function measureGate(product: ProductRow, formula: RecipeRow, measured: n
   if (!main) return undefined;
   const { ingredients } = readFormula(formula.mainInputs);
   const part = measured / main.perBatch;
-  const hasPectin = ingredients.some(({ role }) => role === 'pectin');
-  const whole = Math.floor(part + 1e-9);
-  if (hasPectin && whole < 1) return { kind: 'wait', missing: main.perBatch - measured };
-  const make = (batches: number, factor: number): Gate => ({
+  const { pots: batches, factor } = potsFor(product, formula, part);
+  if (setsByTheBox(formula) && batches < 1) return { kind: 'wait', missing: main.perBatch - measured };
+  return {
     kind: 'make',
     batches,
     factor,
@@ -75,12 +56,7 @@ export function measureGate(product: ProductRow, formula: RecipeRow, measured: n
       },
     }),
     left: Math.max(0, measured - batches * factor * main.perBatch),
-  });
-  if (hasPectin) return make(whole, 1);
-  if (product.mayDouble) return make(1, part);
-  // As many pots as are needed so that none holds more than one formula; all the same.
-  const pots = Math.max(1, Math.ceil(part - 1e-9));
-  return make(pots, part / pots);
+  };
 }
 
 /** Cups that a pot must hold at its fullest: all that goes in, and for jam three times that, since it climbs. Common practice. */

@@ -1,55 +1,141 @@
 import { produceRow, type ProduceId } from '../handbook/produce';
-import { JARS, type JarSize } from '../handbook/jars';
-import { findProduct, isMadeOf, productsOf } from '../handbook/products';
+import { type JarSize } from '../handbook/jars';
+import { findProduct, type ProductRow, PRODUCTS } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
-import { P90_SIGMAS, type Range } from '../measure/range';
-import { printedYield } from './printedYield';
+import { type Range } from '../measure/range';
+import { quartsPerJar } from './batchRecord';
+import { potsFor } from './pots';
+import { printedYield, quartsPerBatch } from './printedYield';
+import { basisWords, type YieldBasis, type YieldRange, yieldRange } from './yieldRange';
+import { type LearnedYields } from './yieldModel';
 
 export type JarEstimate =
-  | { kind: 'estimate'; jars: Range; massKg: number; basis: string }
+  | {
+      readonly kind: 'estimate';
+      readonly jars: Range;
+      /** The same in quarts of jar, parts of jars counted. */
+      readonly quarts: Range;
+      readonly massKg: number;
+      /** What of it is likely used: a formula's whole batches may leave a rest. */
+      readonly usedKg: number;
+      /** Pots of the formula, likely; undefined where no formula is made. */
+      readonly pots?: number;
+      readonly basis: string;
+      readonly grounds: YieldBasis;
+    }
   | { kind: 'refusal'; reason: string; instead: string[] };
 
 /**
  * How many full jars produce becomes: whole jars, as a range. A part jar is not counted.
  *
- * Source: the handbook's quantities, see {@link printedYield}.
+ * Pounds a quart are {@link yieldRange}'s. A product with a formula is limited by its measured part: whole batches where
+ * pectin sets them, pots side by side where it may not be doubled ({@link potsFor}).
  *
  * @param massKg as picked, before trimming
  * @returns a refusal when the product is not made of this crop or no figures are published
  */
-export function estimateJars(crop: ProduceId, massKg: number, product: string, jar: JarSize): JarEstimate {
+export function estimateJars(
+  crop: ProduceId,
+  massKg: number,
+  product: string,
+  jar: JarSize,
+  learned?: LearnedYields,
+): JarEstimate {
   const row = findProduct(product);
-  const instead: string[] = productsOf(crop).map((candidate) => candidate.product);
-  if (!row) return { kind: 'refusal', reason: `No product "${product}" in the handbook.`, instead };
-  if (!isMadeOf(row, crop)) {
-    return { kind: 'refusal', reason: `${row.name}: not made of ${produceRow(crop).name.toLowerCase()}.`, instead };
+  if (!row?.crops.some((all) => all.includes(crop))) {
+    const reason = row
+      ? `${row.name}: not made of ${produceRow(crop).name.toLowerCase()}.`
+      : `No product "${product}" in the handbook.`;
+    return { kind: 'refusal', reason, instead: productsFrom(crop).map((candidate) => candidate.product) };
   }
-  const printed = printedYield(product);
-  if (!printed) return { kind: 'refusal', reason: `No published yield for ${row.name.toLowerCase()}.`, instead: [] };
-  const likely = massKg / KG_PER_LB / printed.medianLbPerQuart / quartsPerJar(jar);
-  const factor = Math.exp(P90_SIGMAS * printed.sigma);
-  const jars = { p10: wholeJars(likely / factor), p50: wholeJars(likely), p90: wholeJars(likely * factor) };
-  return { kind: 'estimate', jars, massKg, basis: 'handbook' };
+  const range = yieldRange(row.product, crop, learned);
+  if (!range) return { kind: 'refusal', reason: `No published yield for ${row.name.toLowerCase()}.`, instead: [] };
+  const at = (chance: number) => quartsAt(row, crop, massKg, range, chance);
+  // More pounds a quart are fewer jars.
+  const [low, likely, high] = [at(0.9), at(0.5), at(0.1)];
+  const quarts = { p10: low.quarts, p50: likely.quarts, p90: high.quarts };
+  const each = quartsPerJar(jar);
+  return {
+    kind: 'estimate',
+    jars: {
+      p10: wholeJars(low.quarts / each),
+      p50: wholeJars(likely.quarts / each),
+      p90: wholeJars(high.quarts / each),
+    },
+    quarts,
+    massKg,
+    usedKg: Math.min(massKg, likely.usedKg),
+    ...(likely.pots !== undefined && { pots: likely.pots }),
+    basis: basisWords(range.basis),
+    grounds: range.basis,
+  };
 }
+
+/** The products that a yield is published for from this crop. */
+export function productsFrom(crop: ProduceId): ProductRow[] {
+  return PRODUCTS.filter(({ product }) => printedYield(product, crop) !== undefined);
+}
+
+interface Filled {
+  readonly quarts: number;
+  readonly usedKg: number;
+  readonly pots?: number;
+}
+
+function quartsAt(row: ProductRow, crop: ProduceId, massKg: number, range: YieldRange, chance: number): Filled {
+  const lbPerQuart = range.atMost(chance);
+  const lb = massKg / KG_PER_LB;
+  const formula = printedYield(row.product, crop)?.formula;
+  if (!formula) return { quarts: lb / lbPerQuart, usedKg: massKg };
+  const printedLb = formula.main.lbPerBatch;
+  const { low, high } = quartsPerBatch(formula);
+  const off = lbPerQuart / range.basis.printedLbPerQuart;
+  // Trimming decides how many cups there are; what is weighed whole gives more or fewer jars instead.
+  const lbPerBatch = formula.byCups ? printedLb * off : printedLb;
+  const quartsEach = formula.byCups ? Math.sqrt(low * high) : printedLb / lbPerQuart;
+  const { pots, factor } = potsFor(row, formula.formula, lb / lbPerBatch);
+  return { quarts: pots * factor * quartsEach, usedKg: pots * factor * lbPerBatch * KG_PER_LB, pots };
+}
+
+/** How sure one wants to be that the produce does: eight chances in ten. */
+export const USUALLY_SURE = 0.8;
 
 /**
- * Produce to have for `jars` full jars with nine chances in ten, in kilograms: the other way round of {@link estimateJars}.
+ * Produce to have for `jars` full jars, as picked, in kilograms: likely, and with `sure` chances. The other way round of
+ * {@link estimateJars}.
  *
- * @throws RangeError when no yield is published for the product: ask {@link estimateJars} first
+ * @param jars above 0
+ * @throws RangeError when no yield is published for the product from this crop: ask {@link estimateJars} first
  */
-export function massForJarsKg(product: string, jar: JarSize, jars: number): Range {
-  const printed = printedYield(product);
-  if (!printed) throw new RangeError(`no published yield for ${product}`);
-  const likely = jars * quartsPerJar(jar) * printed.medianLbPerQuart * KG_PER_LB;
-  const factor = Math.exp(P90_SIGMAS * printed.sigma);
-  return { p10: likely / factor, p50: likely, p90: likely * factor };
+export function massForJarsKg(
+  crop: ProduceId,
+  product: string,
+  jar: JarSize,
+  jars: number,
+  { learned, sure = USUALLY_SURE }: { learned?: LearnedYields; sure?: number } = {},
+): { readonly likelyKg: number; readonly sureKg: number } {
+  const row = findProduct(product);
+  const range = row && yieldRange(row.product, crop, learned);
+  if (!row || !range) throw new RangeError(`no published yield for ${product} from ${crop}`);
+  const at = (chance: number) => massAt(row, crop, jars * quartsPerJar(jar), range, chance);
+  return { likelyKg: at(0.5), sureKg: at(sure) };
 }
 
-function quartsPerJar(jar: JarSize): number {
-  return JARS[jar].nominalFlOz / JARS.quart.nominalFlOz;
+/** The least mass that fills so many quarts; with whole batches it goes up in steps. */
+function massAt(row: ProductRow, crop: ProduceId, quarts: number, range: YieldRange, chance: number): number {
+  const filled = (massKg: number) => quartsAt(row, crop, massKg, range, chance).quarts;
+  let high = quarts * range.atMost(chance) * KG_PER_LB;
+  while (filled(high) < quarts - 1e-9) high *= 1.25;
+  let low = 0;
+  for (let step = 0; step < 60 && high - low > 1e-9 * high; step++) {
+    const middle = (low + high) / 2;
+    if (filled(middle) < quarts - 1e-9) low = middle;
+    else high = middle;
+  }
+  return high;
 }
 
 function wholeJars(jars: number): number {
-  // A billionth of a jar short is rounding of the units, not a missing spoonful.
-  return Math.floor(jars + 1e-9);
+  // A millionth of a jar short is rounding of the units, not a missing spoonful.
+  return Math.floor(jars + 1e-6);
 }

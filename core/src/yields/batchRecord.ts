@@ -1,0 +1,66 @@
+import { JARS, type JarSize } from '../handbook/jars';
+import { type ProduceId } from '../handbook/produce';
+import { type ProductId, productRow } from '../handbook/products';
+import { KG_PER_LB, ML_PER_CUP } from '../measure/amount';
+
+/** Full jars of one size. */
+export interface JarCount {
+  readonly jar: JarSize;
+  readonly count: number;
+}
+
+/** What became of a batch, as the cook wrote it down: produce in, jars out. */
+export interface BatchRecord {
+  readonly id: string;
+  /** The planned batch it tells of; null for one that was never planned here. */
+  readonly batchId: string | null;
+  readonly product: ProductId;
+  /** The crop that is weighed; what else goes in follows from the formula. */
+  readonly crop: ProduceId;
+  /** Of that crop, as picked. */
+  readonly massKg: number;
+  /** Water added that is in the jars, and sugar, where that counts: {@link countsAdded}. */
+  readonly waterMl: number;
+  readonly sugarKg: number;
+  readonly jars: readonly JarCount[];
+  /** The jar that was not full, from 0 to under 1 of its size, for the refrigerator. */
+  readonly partJar: { readonly jar: JarSize; readonly part: number } | null;
+  /** Epoch milliseconds. */
+  readonly madeAt: number;
+  readonly note: string;
+  /** False where the cook says that this one tells nothing: a jar broke, half was eaten. */
+  readonly learnFrom: boolean;
+}
+
+const ML_PER_QUART = 4 * ML_PER_CUP;
+
+/** Room that dissolved sugar takes, in litres a kilogram. CRC Handbook, partial specific volume of sucrose, from memory. */
+const SUGAR_ML_PER_KG = 620;
+
+/**
+ * Whether water or sugar added to a product count against its yield: in a sauce or a juice without a formula they are in
+ * the jars as if they had been produce. In a formula they are part of its proportion, in a jar of halves they are the
+ * syrup that the printed yield reckons with.
+ */
+export function countsAdded(product: ProductId): boolean {
+  const { form, hasFormula } = productRow(product);
+  return !hasFormula && (form === 'sauce' || form === 'juice');
+}
+
+/** Quarts in a jar of a size. */
+export function quartsPerJar(jar: JarSize): number {
+  return JARS[jar].nominalFlOz / JARS.quart.nominalFlOz;
+}
+
+/** Quarts in all jars, the part jar among them. */
+export function quartsOf({ jars, partJar }: Pick<BatchRecord, 'jars' | 'partJar'>): number {
+  const part = partJar ? partJar.part * quartsPerJar(partJar.jar) : 0;
+  return jars.reduce((sum, { jar, count }) => sum + count * quartsPerJar(jar), part);
+}
+
+/** Pounds of produce, as picked, that went into each quart of jar; undefined when no jar came out. */
+export function lbPerQuartOf(record: BatchRecord): number | undefined {
+  const added = countsAdded(record.product) ? record.waterMl + record.sugarKg * SUGAR_ML_PER_KG : 0;
+  const quarts = quartsOf(record) - added / ML_PER_QUART;
+  return quarts > 0 && record.massKg > 0 ? record.massKg / KG_PER_LB / quarts : undefined;
+}

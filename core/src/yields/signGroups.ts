@@ -1,0 +1,119 @@
+import { type ProduceId } from '../handbook/produce';
+import { type ProductId } from '../handbook/products';
+import { choleskyOf, halfLogDeterminant, solveWith } from '../measure/cholesky';
+import { dot } from '../measure/dot';
+import { BATCH_SPREADS, CROP, DEVIATIONS, productSpreadOf } from './yieldPrior';
+
+/** One batch as the model sees it: how far its pounds a quart were from the printed ones, on the log scale. */
+export interface YieldSign {
+  readonly crop: ProduceId;
+  readonly product: ProductId;
+  readonly deviation: number;
+  /** How much less it counts than one of today: 1, 1.25 a year ago, and so on. */
+  readonly staleness: number;
+}
+
+/** A group of crops and products that have batches in common, solved for one batch spread and one choice of wide crops. */
+export interface Solved {
+  readonly spreadIndex: number;
+  readonly cropSpreads: ReadonlyMap<ProduceId, number>;
+  readonly solve: (b: readonly number[]) => number[];
+  readonly solvedDeviations: readonly number[];
+  readonly solvedOnes: readonly number[];
+  /** Log of the chance of the group's deviations, for each household deviation. */
+  readonly logs: readonly number[];
+}
+
+export interface Group {
+  readonly signs: readonly YieldSign[];
+  readonly solved: readonly Solved[];
+  /** For each batch spread and household deviation, the log of the chance over all choices of wide crops. */
+  readonly logs: readonly (readonly number[])[];
+}
+
+/** Batches in groups that have neither crop nor product in common, each solved. */
+export function solveGroups(signs: readonly YieldSign[]): Group[] {
+  return connected(signs).map(solveGroup);
+}
+
+function logsOf(solved: readonly Solved[]): number[][] {
+  return BATCH_SPREADS.map((_, spreadIndex) => {
+    const own = solved.filter((each) => each.spreadIndex === spreadIndex);
+    return DEVIATIONS.map((__, i) => {
+      const best = own.reduce((most, { logs }) => Math.max(most, logs[i] ?? -Infinity), -Infinity);
+      return best + Math.log(own.reduce((sum, { logs }) => sum + Math.exp((logs[i] ?? -Infinity) - best), 0));
+    });
+  });
+}
+
+/** Above this many crops in one group a wide one is looked for one at a time. */
+const MOST_CROPS_TOGETHER = 4;
+
+function solveGroup(signs: readonly YieldSign[]): Group {
+  const crops = [...new Set(signs.map(({ crop }) => crop))];
+  const solved = BATCH_SPREADS.flatMap((_, index) => cropChoices(crops).map((choice) => solve(signs, choice, index)));
+  return { signs, solved, logs: logsOf(solved) };
+}
+
+interface CropChoice {
+  readonly chance: number;
+  readonly spreads: ReadonlyMap<ProduceId, number>;
+}
+
+function cropChoices(crops: readonly ProduceId[]): CropChoice[] {
+  const [usual, wide] = CROP;
+  if (crops.length > MOST_CROPS_TOGETHER) {
+    const none = { chance: usual.chance ** crops.length, spreads: new Map(crops.map((crop) => [crop, usual.spread])) };
+    const one = crops.map((far) => ({
+      chance: wide.chance * usual.chance ** (crops.length - 1),
+      spreads: new Map(crops.map((crop) => [crop, crop === far ? wide.spread : usual.spread])),
+    }));
+    return [none, ...one];
+  }
+  return crops.reduce<CropChoice[]>(
+    (choices, crop) =>
+      choices.flatMap(({ chance, spreads }) =>
+        CROP.map((each) => ({ chance: chance * each.chance, spreads: new Map(spreads).set(crop, each.spread) })),
+      ),
+    [{ chance: 1, spreads: new Map() }],
+  );
+}
+
+function solve(signs: readonly YieldSign[], { chance, spreads }: CropChoice, spreadIndex: number): Solved {
+  const batchSpread = BATCH_SPREADS[spreadIndex]?.spread ?? 0;
+  const factor = choleskyOf(signs.length, (i, j) => {
+    const [a, b] = [signs[i] as YieldSign, signs[j] as YieldSign];
+    const ofCrop = a.crop === b.crop ? (spreads.get(a.crop) ?? 0) ** 2 : 0;
+    const ofProduct = a.product === b.product ? productSpreadOf(a) * productSpreadOf(b) : 0;
+    return ofCrop + ofProduct + (i === j ? batchSpread ** 2 * a.staleness : 0);
+  });
+  const deviations = signs.map(({ deviation }) => deviation);
+  const ones = signs.map(() => 1);
+  const solvedDeviations = solveWith(factor, deviations);
+  const solvedOnes = solveWith(factor, ones);
+  const square = dot(deviations, solvedDeviations);
+  const cross = dot(ones, solvedDeviations);
+  const own = dot(ones, solvedOnes);
+  const rest = Math.log(chance) - halfLogDeterminant(factor) - (signs.length / 2) * Math.log(2 * Math.PI);
+  return {
+    spreadIndex,
+    cropSpreads: spreads,
+    solve: (b) => solveWith(factor, b),
+    solvedDeviations,
+    solvedOnes,
+    logs: DEVIATIONS.map((household) => rest - (square - 2 * household * cross + household ** 2 * own) / 2),
+  };
+}
+
+/** Batches in groups that have neither crop nor product in common. */
+function connected(signs: readonly YieldSign[]): YieldSign[][] {
+  const groups: YieldSign[][] = [];
+  for (const sign of signs) {
+    const own = groups.filter((group) =>
+      group.some((other) => other.crop === sign.crop || other.product === sign.product),
+    );
+    for (const each of own) groups.splice(groups.indexOf(each), 1);
+    groups.push([...own.flat(), sign]);
+  }
+  return groups;
+}

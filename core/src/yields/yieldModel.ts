@@ -1,0 +1,142 @@
+import { type ProduceId } from '../handbook/produce';
+import { type ProductId } from '../handbook/products';
+import { type BatchRecord, lbPerQuartOf } from './batchRecord';
+import { dot } from '../measure/dot';
+import { type MixturePart, mixtureOf, NEGLIGIBLE_LOG } from './mixture';
+import { printedYield } from './printedYield';
+import { type Group, type Solved, solveGroups, type YieldSign } from './signGroups';
+import { BATCH_SPREADS, CROP, DEVIATIONS, HOUSEHOLD, productSpreadOf } from './yieldPrior';
+
+/** A batch of a year ago counts four fifths of one of today: varieties, ground and hands change. */
+const KEPT_A_YEAR = 0.8;
+const YEAR_MS = 365.25 * 24 * 60 * 60_000;
+
+/** What the household's batches have taught about its yields. */
+export interface LearnedYields {
+  readonly records: readonly BatchRecord[];
+  /** Deviation of the next batch's pounds a quart from the printed ones, as a mixture on the log scale. */
+  deviationOf(crop: ProduceId, product: ProductId): readonly MixturePart[];
+}
+
+/**
+ * Learns from written-down batches. Deviations of a batch = the household's own + the crop's (trim, variety) + the
+ * product's (how thick, how packed) + the batch's; the first two with rare wide values beside the usual ones. Everything
+ * is worked out exactly, but for a grid over the household's deviation and the batch's spread: given these two, crops
+ * that share no product are independent, so each group is solved by itself.
+ *
+ * @param records in any order; those not to be learned from, or of which nothing is printed, are left out
+ * @param now epoch milliseconds
+ */
+export function learnYields(records: readonly BatchRecord[], now: number): LearnedYields {
+  const counted = records.filter(({ learnFrom }) => learnFrom);
+  const signs = counted.flatMap((record): YieldSign[] => {
+    const printed = printedYield(record.product, record.crop);
+    const lbPerQuart = lbPerQuartOf(record);
+    if (!printed || lbPerQuart === undefined) return [];
+    const years = Math.max(0, now - record.madeAt) / YEAR_MS;
+    const deviation = Math.log(lbPerQuart / printed.medianLbPerQuart);
+    return [{ crop: record.crop, product: record.product, deviation, staleness: KEPT_A_YEAR ** -years }];
+  });
+  const model = new YieldModel(signs);
+  const known = new Map<string, readonly MixturePart[]>();
+  return {
+    records: counted,
+    deviationOf: (crop, product) => {
+      const spread = productSpreadOf({ product, crop });
+      const isSeen = signs.some((sign) => sign.product === product);
+      // Products that were never made differ by their spread alone.
+      const key = isSeen ? `${crop} ${product}` : `${crop} ${spread.toFixed(2)}`;
+      const parts = known.get(key) ?? model.deviationOf(crop, product, spread);
+      known.set(key, parts);
+      return parts;
+    },
+  };
+}
+
+class YieldModel {
+  private readonly groups: readonly Group[];
+  /** For each batch spread and household deviation, the sum over all groups. */
+  private readonly logs: readonly (readonly number[])[];
+
+  constructor(signs: readonly YieldSign[]) {
+    this.groups = solveGroups(signs);
+    const prior = DEVIATIONS.map((deviation, i) => {
+      const width = ((DEVIATIONS[i + 1] ?? deviation) - (DEVIATIONS[i - 1] ?? deviation)) / 2;
+      return Math.log(
+        width * HOUSEHOLD.reduce((sum, { chance, spread }) => sum + chance * normalDensity(deviation, spread), 0),
+      );
+    });
+    this.logs = BATCH_SPREADS.map(({ chance }, spreadIndex) =>
+      prior.map((log, i) =>
+        this.groups.reduce((sum, group) => sum + (group.logs[spreadIndex]?.[i] ?? 0), log + Math.log(chance)),
+      ),
+    );
+  }
+
+  deviationOf(crop: ProduceId, product: ProductId, productSpread: number): MixturePart[] {
+    const touched = this.groups.filter(({ signs }) =>
+      signs.some((sign) => sign.crop === crop || sign.product === product),
+    );
+    const isCropSeen = touched.some(({ signs }) => signs.some((sign) => sign.crop === crop));
+    const parts: { log: number; mean: number; variance: number }[] = [];
+    let best = -Infinity;
+    for (const [spreadIndex, { spread }] of BATCH_SPREADS.entries()) {
+      const ways = waysThrough(touched, spreadIndex);
+      for (const way of ways) {
+        const seen = way.flatMap(({ cropSpreads }) => cropSpreads.get(crop) ?? []);
+        const widths = isCropSeen ? seen.map((own) => ({ chance: 1, spread: own })) : CROP;
+        for (const width of widths) {
+          const own = width.spread ** 2 + productSpread ** 2 + spread ** 2;
+          const line = predict(way, touched, crop, product, width.spread, productSpread);
+          const variance = Math.max(1e-6, own - line.known);
+          for (const [i, deviation] of DEVIATIONS.entries()) {
+            let log = (this.logs[spreadIndex]?.[i] ?? -Infinity) + Math.log(width.chance);
+            // The touched groups' sums are replaced by the one way through them that is meant here.
+            for (const [g, group] of touched.entries())
+              log += (way[g]?.logs[i] ?? 0) - (group.logs[spreadIndex]?.[i] ?? 0);
+            if (log > best - NEGLIGIBLE_LOG)
+              parts.push({ log, mean: deviation + line.at0 + line.slope * deviation, variance });
+            best = Math.max(best, log);
+          }
+        }
+      }
+    }
+    return mixtureOf(parts);
+  }
+}
+
+/** What a group's batches say of the next one, as a line over the household's deviation; `known` is the variance it takes away. */
+function predict(
+  way: readonly Solved[],
+  touched: readonly Group[],
+  crop: ProduceId,
+  product: ProductId,
+  cropSpread: number,
+  productSpread: number,
+): { at0: number; slope: number; known: number } {
+  let [at0, slope, known] = [0, 0, 0];
+  for (const [g, { solvedDeviations, solvedOnes, solve }] of way.entries()) {
+    const shared = (touched[g]?.signs ?? []).map(
+      (sign) =>
+        (sign.crop === crop ? cropSpread ** 2 : 0) +
+        (sign.product === product ? productSpread * productSpreadOf(sign) : 0),
+    );
+    at0 += dot(shared, solvedDeviations);
+    slope -= dot(shared, solvedOnes);
+    known += dot(shared, solve(shared));
+  }
+  return { at0, slope, known };
+}
+
+/** Every choice of one way through each of the groups, of one batch spread. */
+function waysThrough(groups: readonly Group[], spreadIndex: number): Solved[][] {
+  return groups.reduce<Solved[][]>(
+    (ways, { solved }) =>
+      ways.flatMap((way) => solved.filter((each) => each.spreadIndex === spreadIndex).map((each) => [...way, each])),
+    [[]],
+  );
+}
+
+function normalDensity(x: number, spread: number): number {
+  return Math.exp(-((x / spread) ** 2) / 2) / (spread * Math.sqrt(2 * Math.PI));
+}

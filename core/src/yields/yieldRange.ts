@@ -1,0 +1,102 @@
+import { type ProduceId } from '../handbook/produce';
+import { type ProductId } from '../handbook/products';
+import { KG_PER_LB, ML_PER_CUP } from '../measure/amount';
+import { type Range } from '../measure/range';
+import { lbPerQuartOf } from './batchRecord';
+import { mixtureQuantile } from './mixture';
+import { printedYield } from './printedYield';
+import { learnYields, type LearnedYields } from './yieldModel';
+
+/** What an estimate stands on: the page, and the household's own batches. */
+export interface YieldBasis {
+  readonly printedLbPerQuart: number;
+  readonly fromFormula: boolean;
+  /** Batches of this product from this crop, and of anything else from it. */
+  readonly ownBatches: number;
+  readonly otherBatchesOfCrop: number;
+  /** Of the newest own batch. */
+  readonly lastLbPerQuart?: number;
+}
+
+export interface YieldRange {
+  /** Pounds as picked for a quart of jar: one kitchen's next batch in ten needs less than p10. */
+  readonly lbPerQuart: Range;
+  readonly basis: YieldBasis;
+  /** Pounds a quart that the next batch needs at most with this chance. */
+  atMost(chance: number): number;
+}
+
+/** A household of which nothing is known yet. */
+export const NOTHING_LEARNED: LearnedYields = learnYields([], 0);
+
+const KNOWN = new WeakMap<LearnedYields, Map<string, YieldRange | undefined>>();
+
+/**
+ * Pounds a quart for the next batch of a product from a crop: the printed figure, moved and narrowed by the household's
+ * own batches.
+ *
+ * @returns undefined when nothing is published for this crop
+ */
+export function yieldRange(
+  product: ProductId,
+  crop: ProduceId,
+  learned: LearnedYields = NOTHING_LEARNED,
+): YieldRange | undefined {
+  const known = KNOWN.get(learned) ?? new Map<string, YieldRange | undefined>();
+  KNOWN.set(learned, known);
+  const key = `${product} ${crop}`;
+  if (!known.has(key)) known.set(key, workOut(product, crop, learned));
+  return known.get(key);
+}
+
+function workOut(product: ProductId, crop: ProduceId, learned: LearnedYields): YieldRange | undefined {
+  const printed = printedYield(product, crop);
+  if (!printed) return undefined;
+  const parts = learned.deviationOf(crop, product);
+  const quantiles = new Map<number, number>();
+  const atMost = (chance: number) => {
+    const lbPerQuart = quantiles.get(chance) ?? printed.medianLbPerQuart * Math.exp(mixtureQuantile(parts, chance));
+    quantiles.set(chance, lbPerQuart);
+    return lbPerQuart;
+  };
+  const ofCrop = learned.records.filter((record) => record.crop === crop);
+  const own = ofCrop.filter((record) => record.product === product).sort((a, b) => b.madeAt - a.madeAt);
+  const last = own[0] && lbPerQuartOf(own[0]);
+  return {
+    lbPerQuart: { p10: atMost(0.1), p50: atMost(0.5), p90: atMost(0.9) },
+    basis: {
+      printedLbPerQuart: printed.medianLbPerQuart,
+      fromFormula: printed.formula !== undefined,
+      ownBatches: own.length,
+      otherBatchesOfCrop: ofCrop.length - own.length,
+      ...(last !== undefined && { lastLbPerQuart: last }),
+    },
+    atMost,
+  };
+}
+
+/** Kilograms a litre of jar in a pound a quart. NIST Handbook 44, Appendix C. */
+const KG_PER_LITRE = KG_PER_LB / ((4 * ML_PER_CUP) / 1_000);
+
+/** "2.9 lb a quart", in metric kitchens "1.4 kg a litre". */
+export function yieldWords(lbPerQuart: number, units: 'us' | 'metric' = 'us'): string {
+  return units === 'metric'
+    ? `${inYieldUnit(lbPerQuart, units).toFixed(2)} kg a litre`
+    : `${lbPerQuart.toFixed(1)} lb a quart`;
+}
+
+/** Pounds a quart in the household's own unit. */
+export function inYieldUnit(lbPerQuart: number, units: 'us' | 'metric'): number {
+  return units === 'metric' ? lbPerQuart * KG_PER_LITRE : lbPerQuart;
+}
+
+/** A basis in one line: "handbook + your 6 batches, last time 2.9 lb a quart". */
+export function basisWords(basis: YieldBasis, units: 'us' | 'metric' = 'us'): string {
+  const { fromFormula, ownBatches, otherBatchesOfCrop, lastLbPerQuart } = basis;
+  const start = fromFormula ? 'formula' : 'handbook';
+  const count = (batches: number) => `${batches} ${batches === 1 ? 'batch' : 'batches'}`;
+  if (ownBatches > 0 && lastLbPerQuart !== undefined) {
+    return `${start} + your ${count(ownBatches)}, last time ${yieldWords(lastLbPerQuart, units)}`;
+  }
+  return otherBatchesOfCrop > 0 ? `${start} + ${count(otherBatchesOfCrop)} of this crop` : start;
+}
