@@ -1,6 +1,6 @@
 import { type ProductRow } from '../handbook/products';
 import { formulasOf, type RecipeRow } from '../handbook/recipes';
-import { type Ingredient, readFormula } from './formula';
+import { type Ingredient, readFormula } from '../handbook/formula';
 import { type Refusal, refusal } from './refusal';
 
 /** One liquid of a brine. Water has 0 %. */

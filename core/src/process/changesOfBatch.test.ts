@@ -4,7 +4,7 @@ import { changesOfBatch } from './changesOfBatch';
 import { conditionsOf } from './conditions';
 import { neverIn } from './editedBatch';
 import { findTestedRow } from './findProcess';
-import { readFormula } from './formula';
+import { readFormula } from '../handbook/formula';
 import { METHODS } from './method';
 import { similarProducts } from './similarProducts';
 

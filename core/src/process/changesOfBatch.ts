@@ -3,7 +3,7 @@ import { findProduct, type ProductRow } from '../handbook/products';
 import { formulasOf } from '../handbook/recipes';
 import { type ChangeId, type ChangeVerdict, mayChange } from './change';
 import { changesOf } from './editedBatch';
-import { type Formula, type Ingredient, readFormula, readIngredient } from './formula';
+import { type Formula, type Ingredient, readFormula, readIngredient } from '../handbook/formula';
 
 /**
  * What a batch, written down as a cook does, changes in the product's formula; of several formulas the nearest counts.

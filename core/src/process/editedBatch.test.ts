@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { productRow } from '../handbook/products';
 import { RECIPES } from '../handbook/recipes';
 import { changesOf, neverIn } from './editedBatch';
-import { type Formula, type Ingredient, readFormula, readIngredient } from './formula';
+import { type Formula, type Ingredient, readFormula, readIngredient } from '../handbook/formula';
 
 const FORMULAS = RECIPES.filter(({ confidence }) => confidence !== 'low').map((row) => ({
   product: productRow(row.product),

@@ -2,7 +2,7 @@ import { type ProductRow } from '../handbook/products';
 import { ML_PER_CUP, ML_PER_TSP } from '../measure/amount';
 import { type Span } from '../measure/span';
 import { type ChangeId, type ChangeVerdict, mayChange } from './change';
-import { type Formula, type Ingredient, type Role } from './formula';
+import { type Formula, type Ingredient, type Role } from '../handbook/formula';
 import { neverOnShelf } from './neverOnShelf';
 
 /** Kitchen measures are not laboratory ones: this much off counts as the same. */

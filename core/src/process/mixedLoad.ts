@@ -1,4 +1,5 @@
 import { type TestedProcess } from './findProcess';
+import { STEAM_LIMIT_MINUTES } from './method';
 import { type Refusal, refusal } from './refusal';
 
 export interface MixedLoad {
@@ -12,11 +13,13 @@ export interface MixedLoad {
 
 /**
  * One canner load of jars with different tested times: one method, one pressure, the longest time. Common practice,
- * handbook rule 15; the cook must ask for it.
+ * handbook rules 7 and 15; the cook must ask for it.
  *
  * @param jars one answer for each kind of jar in the load, at least one
  */
-export function mixedLoad(jars: readonly TestedProcess[]): MixedLoad | Refusal {
+export function mixedLoad(
+  jars: readonly Pick<TestedProcess, 'method' | 'minutes' | 'pressurePsi'>[],
+): MixedLoad | Refusal {
   const apart = ['two loads, one after the other'];
   const [first] = jars;
   if (!first) throw new RangeError('a load holds at least one kind of jar');
@@ -27,6 +30,9 @@ export function mixedLoad(jars: readonly TestedProcess[]): MixedLoad | Refusal {
     return refusal('changed', 'Different pressures never share a load.', apart);
   }
   const minutes = Math.max(...jars.map((jar) => jar.minutes));
+  if (first.method === 'steam' && minutes > STEAM_LIMIT_MINUTES) {
+    return refusal('steam-too-long', `Steam never goes past ${STEAM_LIMIT_MINUTES} min.`, apart);
+  }
   const shortest = Math.min(...jars.map((jar) => jar.minutes));
   const { pressurePsi } = first;
   return {
