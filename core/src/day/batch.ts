@@ -1,12 +1,15 @@
 import { type PickUse } from '../harvest/pick';
 import { type JarSize } from '../handbook/jars';
 import { type ProductId } from '../handbook/products';
+import { type Method } from '../process/method';
 
 /** One canner load of a batch. */
 export interface PlannedLoad {
   readonly id: string;
   readonly number: number;
   readonly jars: number;
+  /** Where it differs from the batch's. */
+  readonly cannerId?: string;
 }
 
 /** Produce that becomes jars of one product, in one or more canner loads. */
@@ -15,7 +18,7 @@ export interface Batch {
   readonly product: ProductId;
   readonly jar: JarSize;
   readonly pack: 'hot' | 'raw';
-  readonly method: 'boiling-water';
+  readonly method: Method;
   /** The kitchen's altitude that day; the tested minutes were looked up for it. */
   readonly altitudeFt: number;
   readonly processMinutes: number;

@@ -1,13 +1,28 @@
+import fc from 'fast-check';
+import { brokenRules } from '../../bench/day/brokenRules';
+import { handbookCanner } from '../canner/handbookCanner';
+import { CANNERS } from '../handbook/canners';
+import { PRODUCTS } from '../handbook/products';
+import { usualPack } from '../handbook/usualPack';
+import { assignments } from './assignments';
 import { type Batch } from './batch';
-import { dayOf } from './dayOf';
-import { forwardSchedule } from './forwardSchedule';
+import { beforeYouStart } from './beforeYouStart';
+import { type DayKitchen, dayOf } from './dayOf';
+import { scheduleProblemOf } from './dayProblem';
+import { USUAL_KITCHEN } from './kitchenSetup';
 import { lateFinishMin } from './lateFinish';
+import { type DayPlan, planDay } from './planDay';
+import { whatGives } from './whatGives';
+import { whyThen } from './whyThen';
 
 const KG_PER_LB = 0.45359237;
+const pot = handbookCanner(CANNERS[0]!, { id: 'big' });
+const second = { ...pot, id: 'second', name: 'Second pot' };
+const EIGHT = 8 * 60;
 
-function batchOf(product: Batch['product'], jar: Batch['jar'], loads: number[], pounds: number): Batch {
+function batchOf(product: Batch['product'], jar: Batch['jar'], loads: number[], pounds: number, id = 'b'): Batch {
   return {
-    id: 'b',
+    id,
     product,
     jar,
     pack: 'hot',
@@ -17,48 +32,181 @@ function batchOf(product: Batch['product'], jar: Batch['jar'], loads: number[], 
     cannerId: 'big',
     startAt: 0,
     uses: [{ pickId: 'p', massKg: pounds * KG_PER_LB, softKg: 0 }],
-    loads: loads.map((jars, i) => ({ id: `load${i + 1}`, number: i + 1, jars })),
+    loads: loads.map((jars, i) => ({ id: `${id} load${i + 1}`, number: i + 1, jars })),
   };
 }
 
-const threeLoads = batchOf('tomatoes-crushed', 'quart', [7, 7, 7], 66);
+function planned(batches: Batch[], kitchen: Partial<DayKitchen> = {}, nodes = 3_000) {
+  const question = { batches, canners: [pot], setup: USUAL_KITCHEN, startMinute: EIGHT, ...kitchen };
+  const planner = planDay(question);
+  if (planner.kind === 'refusal') throw new Error(JSON.stringify(planner));
+  const plan = planner.step(nodes).plan as DayPlan;
+  const problem = dayOf(batches, { ...question, cannerOf: plan.cannerOf });
+  const placed = plan.tasks.map(({ task, startMin, endMin }) => ({ id: task.id, start: startMin, end: endMin }));
+  return { plan, problem, broken: brokenRules(scheduleProblemOf(problem), placed) };
+}
+
+const twoLoads = batchOf('tomatoes-crushed', 'quart', [7, 7], 44);
 
 test('each load heats, processes its tested minutes, rests 5 min and comes out, one after the other in one canner', () => {
-  const { tasks } = forwardSchedule(dayOf([threeLoads], 4));
-  let freeMin = 0;
-  for (const load of threeLoads.loads) {
-    const stages = ['load', 'heat-up', 'process', 'rest', 'unload'].map((kind) =>
-      tasks.find((entry) => entry.task.id === `${kind} ${load.id}`)!,
-    );
-    expect(stages[0]!.startMin).toBeGreaterThanOrEqual(freeMin);
-    for (const [i, stage] of stages.slice(1).entries()) expect(stage.startMin).toBeCloseTo(stages[i]!.endMin, 9);
-    expect(stages[2]!.endMin - stages[2]!.startMin).toBeCloseTo(55, 9);
-    expect(stages[3]!.endMin - stages[3]!.startMin).toBeCloseTo(5, 9);
-    freeMin = stages[4]!.endMin;
+  const { plan, broken } = planned([twoLoads]);
+  expect(broken).toEqual([]);
+  const loads = twoLoads.loads.map((load) =>
+    ['load', 'heat-up', 'process', 'rest', 'unload'].map((kind) =>
+      plan.tasks.find(({ task }) => task.id === `${kind} ${load.id}`)!,
+    ),
+  );
+  for (const stages of loads) {
+    for (const [i, stage] of stages.slice(1, 4).entries()) expect(stage.startMin).toBe(stages[i]!.endMin);
+    expect(stages[2]!.endMin - stages[2]!.startMin).toBe(55);
+    expect(stages[3]!.endMin - stages[3]!.startMin).toBe(5);
   }
+  const [a, b] = loads.sort((x, y) => x[0]!.startMin - y[0]!.startMin);
+  expect(b![0]!.startMin).toBeGreaterThanOrEqual(a![4]!.endMin);
 });
 
-// Common practice (handbook steps): filled hot jars wait 10 min at most for the canner.
-test('jars go into the canner as soon as they are filled, and the canner is hot by then', () => {
-  const { tasks } = forwardSchedule(dayOf([threeLoads], 4));
-  const end = (id: string) => tasks.find((entry) => entry.task.id === id)!.endMin;
-  const start = (id: string) => tasks.find((entry) => entry.task.id === id)!.startMin;
-  for (const load of threeLoads.loads) expect(start(`load ${load.id}`)).toBeCloseTo(end(`fill ${load.id}`), 9);
-  expect(end('preheat big')).toBeLessThanOrEqual(start('load load1'));
+// Common practice (handbook steps): filled hot jars wait 10 min at most for the canner; its water is hot by then.
+test('jars go into a hot canner soon after they are filled, and the water is put on no sooner than it must', () => {
+  const { plan } = planned([twoLoads]);
+  const at = (id: string) => plan.tasks.find(({ task }) => task.id === id)!;
+  for (const load of twoLoads.loads) {
+    expect(at(`load ${load.id}`).startMin - at(`fill ${load.id}`).endMin).toBeLessThanOrEqual(10);
+  }
+  const first = Math.min(...twoLoads.loads.map((load) => at(`load ${load.id}`).startMin));
+  expect(first - at('preheat big').endMin).toBeGreaterThanOrEqual(0);
+  expect(first - at('preheat big').endMin).toBeLessThan(30);
 });
 
-test.each([
-  ['tomatoes-crushed', 'quart'],
-  ['tomatoes-whole-in-water', 'pint'],
-  ['tomato-sauce-thin', 'pint'],
-  ['plums', 'pint'],
-] as const)(
-  '%s has a day, and its late finish is after its likely one and the same for the same seed',
-  (product, jar) => {
-    const problem = dayOf([batchOf(product, jar, [9, 9], 30)], 4);
-    const { makespanMin } = forwardSchedule(problem);
-    expect(makespanMin).toBeGreaterThan(2 * (55 + 5));
-    expect(lateFinishMin(problem, 7)).toBeGreaterThan(makespanMin);
-    expect(lateFinishMin(problem, 7)).toBe(lateFinishMin(problem, 7));
-  },
-);
+test('two canners side by side are over sooner than one, and a second cook sooner still', () => {
+  const batches = [batchOf('tomatoes-crushed', 'quart', [7], 22, 't'), batchOf('plums', 'pint', [9, 9], 19, 'p')];
+  const cooks = [...USUAL_KITCHEN.cooks, { ...USUAL_KITCHEN.cooks[0]!, name: 'Helper' }];
+  const one = planned(batches);
+  const two = planned(batches, { canners: [pot, second] });
+  const more = planned(batches, { canners: [pot, second], setup: { ...USUAL_KITCHEN, cooks } });
+  expect([one, two, more].flatMap(({ broken }) => broken)).toEqual([]);
+  expect(two.plan.makespanMin).toBeLessThan(one.plan.makespanMin);
+  expect(more.plan.makespanMin).toBeLessThan(two.plan.makespanMin);
+  expect(new Set(two.plan.cannerOf.values()).size).toBe(2);
+});
+
+test('nothing boils while all are out of the house, and a soak may span the night', () => {
+  const cooks = [
+    { name: 'Cook', fromMin: 6 * 60, toMin: 21 * 60, breaks: [{ fromMin: 17 * 60, toMin: 18 * 60, atHome: false }] },
+  ];
+  const setup = { ...USUAL_KITCHEN, cooks };
+  const { plan, broken } = planned([twoLoads], { setup, startMinute: 14 * 60 });
+  expect(broken).toEqual([]);
+  for (const { task, startMin, endMin } of plan.tasks) {
+    if (!task.needs.watch) continue;
+    const [from, to] = [14 * 60 + startMin, 14 * 60 + endMin].map((minute) => minute % (24 * 60)) as [number, number];
+    expect([task.id, to <= 17 * 60 || from >= 18 * 60, from >= 6 * 60 && to <= 21 * 60]).toEqual([task.id, true, true]);
+  }
+  const soaked = PRODUCTS.find(({ sequence }) =>
+    sequence.some((entry) => /^(soak-12h|soak-brine-12h|settle-24h)$/.test(entry)),
+  )!;
+  const night = planned([batchOf(soaked.product, 'pint', [9], 12)], { setup, startMinute: 16 * 60 });
+  expect(night.broken).toEqual([]);
+  expect(night.plan.makespanMin).toBeGreaterThan(12 * 60);
+});
+
+test('every step of a plan says what it waits for', () => {
+  const { plan, problem } = planned([twoLoads]);
+  const whys = plan.tasks.map((entry) => whyThen(problem, plan.tasks, entry));
+  expect(whys[0]).toEqual({ kind: 'first' });
+  for (const [i, why] of whys.entries()) {
+    if (why.kind === 'after' || why.kind === 'resource') expect(why.task.endMin).toBe(plan.tasks[i]!.startMin);
+  }
+  expect(whys.filter(({ kind }) => kind === 'free').length).toBeLessThan(plan.tasks.length / 4);
+  expect(whys[plan.tasks.findIndex(({ task }) => task.id === 'preheat big')]).toMatchObject({ kind: 'late' });
+});
+
+test('a day that cannot be done is refused with what stands in its way', () => {
+  const tooMany = [batchOf('tomatoes-crushed', 'quart', [9], 30)];
+  const question = { batches: tooMany, canners: [pot], setup: USUAL_KITCHEN, startMinute: EIGHT };
+  expect(planDay(question)).toEqual({ kind: 'refusal', cause: 'no-canner' });
+  expect(planDay({ ...question, canners: [] })).toEqual({ kind: 'refusal', cause: 'no-canner' });
+  const noPots = { ...question, batches: [twoLoads], setup: { ...USUAL_KITCHEN, bigPots: 0 } };
+  const sentence: unknown = expect.stringMatching(/"big pot", and there are 0/);
+  expect(planDay(noPots)).toMatchObject({ kind: 'refusal', cause: 'rules', unmet: { sentence } });
+  // In the words of the steps, not by their ids.
+  const refused = planDay(noPots);
+  if (refused.kind !== 'refusal' || refused.cause !== 'rules') throw new Error('it was planned');
+  expect(refused.unmet.sentence).toMatch(/^“Crush and heat \d+ lb” needs/);
+});
+
+const anyBatch = fc
+  .record({
+    product: fc.constantFrom(
+      ...PRODUCTS.filter(({ sequence }) => !sequence.some((entry) => /ferment|day-/.test(entry))),
+    ),
+    jar: fc.constantFrom('quart' as const, 'pint' as const),
+    loads: fc.array(fc.integer({ min: 1, max: 7 }), { minLength: 1, maxLength: 2 }),
+    pounds: fc.double({ min: 1, max: 30, noNaN: true }),
+    id: fc.uuid(),
+  })
+  .map(({ product, jar, loads, pounds, id }) => ({
+    ...batchOf(product.product, jar, loads, pounds, id),
+    pack: usualPack(product),
+  }));
+
+test('whatever is made, a plan breaks no rule, and it is late no earlier than it is likely over', () => {
+  const batches = fc.uniqueArray(anyBatch, { minLength: 1, maxLength: 2, selector: ({ id }) => id });
+  fc.assert(
+    fc.property(batches, fc.boolean(), (own, two) => {
+      const { plan, problem, broken } = planned(own, { canners: two ? [pot, second] : [pot] }, 300);
+      expect(broken).toEqual([]);
+      expect(plan.lowerBoundMin).toBeLessThanOrEqual(plan.makespanMin);
+      const late = lateFinishMin(problem, plan.tasks, 7, 20);
+      expect(late).toBe(lateFinishMin(problem, plan.tasks, 7, 20));
+      expect(late).toBeGreaterThan(plan.makespanMin * 0.95);
+    }),
+    { numRuns: 30, seed: 6 },
+  );
+});
+
+test('the most urgent produce is saved before the day is made short, and what no plan saves is told', () => {
+  const batches = [batchOf('tomatoes-crushed', 'quart', [7], 22, 't'), batchOf('plums', 'pint', [9], 10, 'p')];
+  const free = planned(batches).plan;
+  const washed = (plan: DayPlan, batchId: string) =>
+    plan.tasks.find(({ task }) => task.batchId === batchId && task.kind === 'prepare')!;
+  const lastFirst = washed(free, 't').startMin <= washed(free, 'p').startMin ? 'p' : 't';
+  const soon = planned(batches, { useBy: new Map([[lastFirst, 25]]) }).plan;
+  expect(washed(soon, lastFirst).endMin).toBeLessThanOrEqual(25);
+  expect([soon.unsaved, soon.makespanMin >= free.lowerBoundMin]).toEqual([[], true]);
+  // Both within minutes do not go: the one that spoils first is saved.
+  const both = planned(batches, {
+    useBy: new Map([
+      ['t', 24],
+      ['p', 21],
+    ]),
+  }).plan;
+  expect(both.unsaved).toEqual(['t']);
+  expect(washed(both, 'p').endMin).toBeLessThanOrEqual(21);
+});
+
+test('what must lie ready is counted with a little to spare', () => {
+  const { jars, lids, tools } = beforeYouStart([twoLoads, batchOf('plums', 'pint', [9], 10, 'p')], [pot]);
+  expect(jars).toEqual([
+    { jar: 'quart', jars: 14, spare: 2 },
+    { jar: 'pint', jars: 9, spare: 1 },
+  ]);
+  expect(lids).toEqual([{ mouth: 'regular', lids: 26 }]);
+  expect(tools).toEqual(expect.arrayContaining(['big pot', 'jar lifter']));
+});
+
+test('what gives in a day that cannot be done is tried before it is told', () => {
+  const setup = { ...USUAL_KITCHEN, bigPots: 0 };
+  const batches = [twoLoads, batchOf('tomatoes-raw-no-liquid', 'pint', [9], 12, 'raw')];
+  const question = { batches, canners: [pot], setup, startMinute: EIGHT };
+  expect(planDay(question)).toMatchObject({ kind: 'refusal' });
+  // Raw-pack tomatoes need no big pot, crushed ones do.
+  expect(whatGives(question)).toEqual([{ kind: 'without', batchId: 'b' }]);
+});
+
+test('loads are shared among canners every way there is, the most even first', () => {
+  const { ways, complete } = assignments([batchOf('tomatoes-crushed', 'quart', [7, 7, 7, 7], 88)], [pot, second]);
+  const inSecond = ways.map((way) => [...way.values()].filter((id) => id === 'second').length);
+  expect([...inSecond].sort()).toEqual([0, 1, 2, 3, 4]);
+  expect([inSecond[0], complete]).toEqual([2, true]);
+  expect(assignments([batchOf('tomatoes-crushed', 'quart', [8], 20)], [pot]).ways).toEqual([]);
+});

@@ -1,78 +1,311 @@
-import { CANNER_STEPS, READY_JARS, stepOf } from '../handbook/steps';
+import { type Canner } from '../canner/canner';
+import { type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
 import { countJars, JARS, type JarSize } from '../handbook/jars';
 import { productRow, type ProductRow } from '../handbook/products';
+import { CANNER_STEPS, READY_JARS, type Step, stepOf } from '../handbook/steps';
 import { KG_PER_LB } from '../measure/amount';
 import { type Range } from '../measure/range';
 import { type Batch, type PlannedLoad } from './batch';
-import { BURNERS, type Chain, type DayProblem, type DayTask, HANDS } from './dayProblem';
+import {
+  BURNERS,
+  CANNER_BURNERS,
+  cannerResource,
+  type DayProblem,
+  type DayTask,
+  HANDS,
+  toolResource,
+  WATCH,
+} from './dayProblem';
+import { dayResources } from './dayResources';
+import { type KitchenSetup } from './kitchenSetup';
+import { type Lag } from './search/scheduleProblem';
 
-/** From here on a batch is in its jars: no pause until the jars are in the canner (hot fill: 10 min at most). */
+/** From here on a batch is in its jars, and hot jars go into the canner soon. */
 const INTO_JARS = ['acid', 'raw-pack', 'fill'];
+
+/** Waits from here on are made once for the whole batch: a soak, a drip, a night in the cold. */
+const LONG_WAIT_MIN = 100;
+
+/** Cut, cooked or soaked food stands so long at room temperature and no longer. Common practice, see holding "2 h cut". */
+const CUT_HOLD_MIN = 120;
+/** What is kept hot without a time of its own. Common practice. */
+const HOT_HOLD_MIN = 30;
+/** A soak in the cold may wait so much longer than it must. Common practice. */
+const COLD_HOLD_MIN = 12 * 60;
+/** Between doses, filling and lids: hot jars stay hot. Handbook steps. */
+const JARS_HOLD_MIN = 10;
+/** Jars lifted out after the rest, not left in the water. Common practice. */
+const UNLOAD_WITHIN_MIN = 10;
 
 type Span = readonly [low: number, high: number];
 
+export interface DayKitchen {
+  readonly setup: KitchenSetup;
+  readonly canners: readonly Canner[];
+  /** Minute of the day at which the plan begins. */
+  readonly startMinute: number;
+  /** Minutes each canner has really taken to the boil, by its id, newest last. */
+  readonly heatUpsTaken?: ReadonlyMap<string, readonly number[]>;
+  /** Minute of the plan by which the produce of a batch must be taken in hand, or it spoils; by batch id. */
+  readonly useBy?: ReadonlyMap<string, number>;
+  /** Which canner a load goes into; what the batch says unless it is told here. */
+  readonly cannerOf?: ReadonlyMap<string, string>;
+}
+
 /**
- * The tasks of a preserving day: jars made ready, the canner heated, each load prepared, filled and processed.
+ * The tasks of a preserving day: jars made ready, canners heated, each load prepared, filled and processed, with what
+ * each needs and how soon one must follow the other.
  *
  * Hands-on minutes grow with the pounds of each load, waits do not. Source of the minutes: the handbook's steps, common
- * practice; the process time is the batch's tested one.
+ * practice; heating up by an energy balance or as really taken; the process time is the batch's tested one.
  *
- * @param batches in the order they are to be made; all in the same kitchen
+ * @param batches all in the same kitchen
+ * @throws RangeError for a load in a canner that the kitchen does not have
  */
-export function dayOf(batches: readonly Batch[], burners: number): DayProblem {
-  const canners = [...new Set(batches.map((batch) => batch.cannerId))];
+export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProblem {
+  const loads = batches.flatMap((batch) =>
+    batch.loads.map((load) => ({ batch, load, canner: cannerFor(batch, load, kitchen) })),
+  );
+  const used = [...new Set(loads.map(({ canner }) => canner))];
   return {
-    resources: [
-      { id: HANDS, capacity: 1 },
-      { id: BURNERS, capacity: burners },
-      ...canners.map((id) => ({ id: cannerResource(id), capacity: 1 })),
-    ],
-    chains: [
-      ...canners.map((id): Chain => ({ tasks: [preheat(id)], after: [], late: true })),
-      ...batches.flatMap((batch) => [readyJars(batch), ...batch.loads.flatMap((load) => loadChains(batch, load))]),
+    resources: dayResources(
+      kitchen.setup,
+      used.map(({ id }) => id),
+      kitchen.startMinute,
+    ),
+    tasks: [
+      ...used.map((canner) =>
+        preheat(
+          canner,
+          loads.filter((other) => other.canner === canner),
+        ),
+      ),
+      ...batches.flatMap((batch) => batchTasks(batch, kitchen)),
     ],
   };
 }
 
-/** The id of a canner as a resource of the day. */
-export function cannerResource(cannerId: string): string {
-  return `canner ${cannerId}`;
+/** The canner a load goes into. @throws RangeError when the kitchen has none like it */
+export function cannerFor(batch: Batch, load: PlannedLoad, { canners, cannerOf }: DayKitchen): Canner {
+  const id = cannerOf?.get(load.id) ?? load.cannerId ?? batch.cannerId;
+  const canner = canners.find((other) => other.id === id);
+  if (!canner) throw new RangeError(`no canner ${JSON.stringify(id)} for load ${JSON.stringify(load.id)}`);
+  return canner;
 }
 
-function preheat(cannerId: string): DayTask {
-  const needs = { [BURNERS]: 1, [cannerResource(cannerId)]: 1 };
-  return { id: `preheat ${cannerId}`, kind: 'preheat', words: 'Water on', minutes: range(CANNER_STEPS.preheat), needs };
+function stoveFor(canner: Canner): Record<string, number> {
+  return canner.electric ? {} : { [BURNERS]: 1, [CANNER_BURNERS]: 1 };
 }
 
-function readyJars(batch: Batch): Chain {
-  const jars = batch.loads.reduce((sum, load) => sum + load.jars, 0);
+interface LoadInCanner {
+  readonly batch: Batch;
+  readonly load: PlannedLoad;
+  readonly canner: Canner;
+}
+
+function preheat(canner: Canner, loads: readonly LoadInCanner[]): DayTask {
+  // The load that wants the most heat rules: its water has to be hot whichever goes first.
+  const ranges = loads.map((load) => preheatMinutes(questionOf(load)));
+  const longest = ranges.reduce((a, b) => (b.p50 > a.p50 ? b : a));
+  return {
+    id: `preheat ${canner.id}`,
+    kind: 'preheat',
+    words: 'Water on',
+    minutes: whole(longest),
+    needs: { [cannerResource(canner.id)]: 1, [WATCH]: 1, ...stoveFor(canner) },
+    after: [],
+    late: true,
+    cannerId: canner.id,
+  };
+}
+
+function questionOf({ batch, load, canner }: LoadInCanner): HeatUpQuestion {
+  const { jar, pack, method, processMinutes, altitudeFt } = batch;
+  return { canner, jar, jars: load.jars, pack, method, processMinutes, altitudeFt };
+}
+
+function batchTasks(batch: Batch, kitchen: DayKitchen): DayTask[] {
+  const sequence = daySequence(productRow(batch.product)).map((entry) => ({ entry, step: stepOf(entry) }));
+  const filling = sequence.findIndex(({ entry }) => INTO_JARS.includes(entry));
+  const preparing = sequence.slice(0, filling);
+  const lastLong = preparing.findLastIndex(({ step }) => isLongWait(step));
+  const made = new Chain(kitchen.setup, { batchId: batch.id });
+  for (const { entry, step } of preparing.slice(0, lastLong + 1)) {
+    made.add(entry, step, { kind: 'prepare', key: batch.id, pounds: poundsOf(batch), jars: 0, batch });
+  }
+  const ready = readyJars(batch);
+  const due = (tasks: readonly DayTask[]) => savedBy(tasks, kitchen.useBy?.get(batch.id));
+  return [
+    ready,
+    ...due(made.tasks),
+    ...batch.loads.flatMap((load) => {
+      const own = new Chain(kitchen.setup, { batchId: batch.id, loadId: load.id }, made.last);
+      const part = { key: load.id, pounds: (poundsOf(batch) * load.jars) / jarsOf(batch), jars: load.jars, batch };
+      for (const { entry, step } of preparing.slice(lastLong + 1)) own.add(entry, step, { ...part, kind: 'prepare' });
+      own.require({ task: ready.id });
+      for (const { entry, step } of sequence.slice(filling)) own.add(entry, step, { ...part, kind: 'fill' });
+      own.can(batch, load, cannerFor(batch, load, kitchen), kitchen);
+      return made.tasks.length > 0 ? own.tasks : due(own.tasks);
+    }),
+  ];
+}
+
+/** The first step takes the produce in hand; from then on it is food in the making, with its own limits. */
+function savedBy(tasks: readonly DayTask[], dueMin: number | undefined): DayTask[] {
+  return tasks.map((task, i) => (i === 0 && dueMin !== undefined ? { ...task, dueMin } : task));
+}
+
+interface Part {
+  readonly kind: 'prepare' | 'fill';
+  readonly key: string;
+  readonly pounds: number;
+  readonly jars: number;
+  readonly batch: Batch;
+}
+
+/** Tasks one after the other, each soon enough after the one before. */
+class Chain {
+  readonly tasks: DayTask[] = [];
+  private pending: Lag[];
+
+  constructor(
+    private readonly setup: KitchenSetup,
+    private readonly owner: Pick<DayTask, 'batchId' | 'loadId'>,
+    before?: Lag,
+  ) {
+    this.pending = before ? [before] : [];
+  }
+
+  /** What the next task waits for. */
+  get last(): Lag | undefined {
+    return this.pending[0];
+  }
+
+  require(lag: Lag): void {
+    this.pending.push(lag);
+  }
+
+  /** A step is its hands-on part, then its wait; either may be missing. */
+  add(entry: string, step: Step, { kind, key, pounds, jars, batch }: Part): void {
+    const { row, waitMinutes, words: stepWords, handsPerJar } = step;
+    const perJar = handsPerJar?.[jarPace(batch.jar)] ?? [0, 0];
+    const hands = plus(plus(times(row.handsPerLb, pounds), row.fixedMinutes), times(perJar, jars));
+    // A minute or two to put a pot on is no step of its own.
+    const alone = waitMinutes[1] > 0 && row.handsPerLb[1] === 0 && row.fixedMinutes[1] <= 2;
+    const words =
+      row.step === 'fill'
+        ? `${stepWords} ${countJars(jars, batch.jar)}`
+        : row.handsPerLb[1] > 0
+          ? `${stepWords} ${Math.round(pounds)} lb`
+          : stepWords;
+    const needs = needsOf(step, pounds, this.setup);
+    const hold = holdAfter(step, kind);
+    if (hands[1] > 0 && !alone) {
+      this.push(`${entry} ${key}`, kind, words, range(hands), { ...needs, [HANDS]: 1 }, row.holding);
+      this.pending = [{ task: `${entry} ${key}`, ...(waitMinutes[1] > 0 ? { maxLag: 0 } : hold) }];
+    }
+    if (waitMinutes[1] === 0) return;
+    const id = `${entry} wait ${key}`;
+    if (step.row.resources.some((resource) => resource === 'burner' || resource === 'big pot')) {
+      this.push(id, kind, words, range(waitMinutes), needs, row.holding);
+      this.pending = [{ task: id, ...hold }];
+      return;
+    }
+    // A soak or a drip takes its least time, and may take its longest and the pause after it besides.
+    const [least, most] = waitMinutes;
+    this.push(id, kind, words, { p10: least, p50: least, p90: least }, needs, row.holding);
+    const cold = row.holding.includes('refrigerated') ? COLD_HOLD_MIN : 0;
+    const stretch = most - least + Math.max(cold, row.longestPauseAfter ?? 0);
+    this.pending = [{ task: id, maxLag: stretch }];
+  }
+
+  /** Into the canner and out again. */
+  can(batch: Batch, load: PlannedLoad, canner: Canner, { heatUpsTaken }: DayKitchen): void {
+    const jars = countJars(load.jars, batch.jar);
+    const vessel = { [cannerResource(canner.id)]: 1 };
+    const fired = { ...vessel, ...stoveFor(canner), [WATCH]: 1 };
+    const heating = heatUpMinutes(questionOf({ batch, load, canner }), heatUpsTaken?.get(canner.id));
+    const process = batch.processMinutes;
+    const add = (
+      kind: DayTask['kind'],
+      words: string,
+      minutes: Range,
+      needs: Record<string, number>,
+      maxLag: number,
+    ) => {
+      const id = `${kind} ${load.id}`;
+      this.push(id, kind, words, minutes, needs, '', canner.id);
+      this.pending = [{ task: id, maxLag }];
+    };
+    this.require({ task: `preheat ${canner.id}` });
+    add('load', `Load ${jars}`, range(CANNER_STEPS.load), { ...vessel, ...stoveFor(canner), [HANDS]: 1 }, 0);
+    add('heat-up', 'To a full boil', whole(heating), fired, 0);
+    add('process', `${process} min boil`, { p10: process, p50: process, p90: process }, fired, 0);
+    add('rest', 'Heat off, lid off', range(CANNER_STEPS.rest), vessel, UNLOAD_WITHIN_MIN);
+    add('unload', `Lift out ${jars}`, range(CANNER_STEPS.unload), { ...vessel, [HANDS]: 1 }, 0);
+  }
+
+  private push(
+    id: string,
+    kind: DayTask['kind'],
+    words: string,
+    minutes: Range,
+    needs: Record<string, number>,
+    holding: string,
+    cannerId?: string,
+  ): void {
+    const owner = { ...this.owner, ...(cannerId !== undefined && { cannerId }) };
+    this.tasks.push({
+      id,
+      kind,
+      words,
+      minutes,
+      needs,
+      after: this.pending,
+      ...(holding !== '' && { holding }),
+      ...owner,
+    });
+  }
+}
+
+function needsOf({ row }: Step, pounds: number, { tools }: KitchenSetup): Record<string, number> {
+  const needs: Record<string, number> = {};
+  for (const resource of row.resources) {
+    if (resource === 'burner') Object.assign(needs, { [BURNERS]: 1, [WATCH]: 1 });
+    else if (resource === 'refrigerator') needs.refrigerator = Math.max(1, Math.ceil(pounds));
+    else if (['big pot', 'oven', 'mill', 'strainer'].includes(resource)) needs[resource] = 1;
+  }
+  // In ice it needs no refrigerator.
+  if (row.resources.includes('ice')) delete needs.refrigerator;
+  for (const { name, step } of tools) if (step === row.step) needs[toolResource(name)] = 1;
+  return needs;
+}
+
+function isLongWait({ row, waitMinutes }: Step): boolean {
+  return waitMinutes[1] >= LONG_WAIT_MIN && !row.resources.includes('burner');
+}
+
+/** The longest pause that may follow a step. */
+function holdAfter({ row }: Step, kind: Part['kind']): { maxLag?: number } {
+  if (row.longestPauseAfter !== undefined) return { maxLag: row.longestPauseAfter };
+  if (kind === 'fill') return { maxLag: JARS_HOLD_MIN };
+  if (row.holding.startsWith('2 h cut')) return { maxLag: CUT_HOLD_MIN };
+  if (row.holding === 'hot') return { maxLag: HOT_HOLD_MIN };
+  return {};
+}
+
+function readyJars(batch: Batch): DayTask {
+  const jars = jarsOf(batch);
   const minutes = plus(times(READY_JARS.handsPerJar, jars), READY_JARS.fixedMinutes);
-  const words = `Wash ${countJars(jars, batch.jar)}`;
-  const task: DayTask = {
+  return {
     id: `jars ${batch.id}`,
     kind: 'ready-jars',
-    words,
+    words: `Wash ${countJars(jars, batch.jar)}`,
     minutes: range(minutes),
     needs: { [HANDS]: 1 },
+    after: [],
     batchId: batch.id,
   };
-  return { tasks: [task], after: [] };
-}
-
-/** The chains of one load: each preparing step by itself, then all from filling to unloading without a gap. */
-function loadChains(batch: Batch, load: PlannedLoad): Chain[] {
-  const sequence = daySequence(productRow(batch.product));
-  const intoJars = sequence.findIndex((entry) => INTO_JARS.includes(entry));
-  const chains: Chain[] = [];
-  let before = `jars ${batch.id}`;
-  for (const entry of sequence.slice(0, intoJars)) {
-    const tasks = stepTasks(entry, batch, load, 'prepare');
-    chains.push({ tasks, after: [before] });
-    before = tasks.at(-1)?.id ?? before;
-  }
-  const filling = sequence.slice(intoJars).flatMap((entry) => stepTasks(entry, batch, load, 'fill'));
-  chains.push({ tasks: [...filling, ...cannerTasks(batch, load)], after: [before, `preheat ${batch.cannerId}`] });
-  return chains;
 }
 
 /** Steps that begin with looking the produce over. */
@@ -87,49 +320,6 @@ function daySequence({ sequence }: ProductRow): string[] {
   return [...(BEGINS_CLEAN.test(first) ? [] : ['wash']), ...sequence, ...(sequence.includes('fill') ? [] : ['close'])];
 }
 
-/** A step is its hands-on part, then its wait; either may be missing. */
-function stepTasks(entry: string, batch: Batch, load: PlannedLoad, kind: 'prepare' | 'fill'): DayTask[] {
-  const { row, waitMinutes, words: stepWords, handsPerJar } = stepOf(entry);
-  const pounds = poundsOf(batch, load);
-  const perJar = handsPerJar?.[jarPace(batch.jar)] ?? [0, 0];
-  const hands = plus(plus(times(row.handsPerLb, pounds), row.fixedMinutes), times(perJar, load.jars));
-  const words =
-    row.step === 'fill'
-      ? `${stepWords} ${countJars(load.jars, batch.jar)}`
-      : row.handsPerLb[1] > 0
-        ? `${stepWords} ${Math.round(pounds)} lb`
-        : stepWords;
-  const burner: Record<string, number> = row.resources.includes('burner') ? { [BURNERS]: 1 } : {};
-  const common = { kind, words, batchId: batch.id, loadId: load.id };
-  const tasks: DayTask[] = [];
-  if (hands[1] > 0)
-    tasks.push({ ...common, id: `${entry} ${load.id}`, minutes: range(hands), needs: { [HANDS]: 1, ...burner } });
-  if (waitMinutes[1] > 0)
-    tasks.push({ ...common, id: `${entry} wait ${load.id}`, minutes: range(waitMinutes), needs: burner });
-  return tasks;
-}
-
-function cannerTasks(batch: Batch, load: PlannedLoad): DayTask[] {
-  const canner = cannerResource(batch.cannerId);
-  const jars = countJars(load.jars, batch.jar);
-  const task = (kind: DayTask['kind'], words: string, minutes: Span, needs: Record<string, number>): DayTask => ({
-    id: `${kind} ${load.id}`,
-    kind,
-    words,
-    minutes: range(minutes),
-    needs: { [canner]: 1, ...needs },
-    batchId: batch.id,
-    loadId: load.id,
-  });
-  return [
-    task('load', `Load ${jars}`, CANNER_STEPS.load, { [HANDS]: 1, [BURNERS]: 1 }),
-    task('heat-up', 'To a full boil', CANNER_STEPS.heatUp, { [BURNERS]: 1 }),
-    task('process', `${batch.processMinutes} min boil`, [batch.processMinutes, batch.processMinutes], { [BURNERS]: 1 }),
-    task('rest', 'Heat off, lid off', CANNER_STEPS.rest, {}),
-    task('unload', `Lift out ${jars}`, CANNER_STEPS.unload, { [HANDS]: 1 }),
-  ];
-}
-
 /** Small jars are filled faster, large ones slower. */
 function jarPace(jar: JarSize): 'halfPint' | 'pint' | 'quart' {
   const { nominalFlOz } = JARS[jar];
@@ -137,15 +327,21 @@ function jarPace(jar: JarSize): 'halfPint' | 'pint' | 'quart' {
   return nominalFlOz <= JARS.pint.nominalFlOz ? 'pint' : 'quart';
 }
 
-function poundsOf(batch: Batch, load: PlannedLoad): number {
-  const massKg = batch.uses.reduce((sum, use) => sum + use.massKg, 0);
-  const jars = batch.loads.reduce((sum, other) => sum + other.jars, 0);
-  return (massKg / KG_PER_LB) * (load.jars / jars);
+function jarsOf({ loads }: Batch): number {
+  return loads.reduce((sum, load) => sum + load.jars, 0);
+}
+
+function poundsOf({ uses }: Batch): number {
+  return uses.reduce((sum, use) => sum + use.massKg, 0) / KG_PER_LB;
 }
 
 function range([low, high]: Span): Range {
   // Whole minutes, so that the clock times of a plan are ones that a kitchen clock shows.
-  return { p10: low, p50: Math.round((low + high) / 2), p90: high };
+  return { p10: low, p50: Math.max(1, Math.round((low + high) / 2)), p90: high };
+}
+
+function whole({ p10, p50, p90 }: Range): Range {
+  return { p10, p50: Math.max(1, Math.round(p50)), p90 };
 }
 
 function times([low, high]: Span, factor: number): Span {

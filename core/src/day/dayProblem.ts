@@ -1,16 +1,30 @@
 import { type Range } from '../measure/range';
+import { type Lag, type ScheduleProblem, type SearchResource } from './search/scheduleProblem';
 
 export type TaskKind =
   'ready-jars' | 'preheat' | 'prepare' | 'fill' | 'load' | 'heat-up' | 'process' | 'rest' | 'unload';
 
-/** Something that only so many tasks can use at once: the cook's hands, the burners, a canner. */
-export interface Resource {
-  readonly id: string;
-  readonly capacity: number;
+export const HANDS = 'hands';
+/** Somebody up and in the house: nothing boils, simmers or is processed without. */
+export const WATCH = 'watch';
+export const BURNERS = 'burners';
+/** Burners that can carry a canner. */
+export const CANNER_BURNERS = 'canner burners';
+
+/** The id of a canner as a resource of the day. */
+export function cannerResource(cannerId: string): string {
+  return `canner ${cannerId}`;
 }
 
-export const HANDS = 'hands';
-export const BURNERS = 'burners';
+/** Whether a resource is a canner; burners that carry one are not. */
+export function isCannerResource(id: string): boolean {
+  return id.startsWith('canner ') && id !== CANNER_BURNERS;
+}
+
+/** The id of a tool the household named. */
+export function toolResource(name: string): string {
+  return `tool ${name}`;
+}
 
 export interface DayTask {
   readonly id: string;
@@ -19,26 +33,26 @@ export interface DayTask {
   readonly minutes: Range;
   /** Amount of each resource held from start to end. */
   readonly needs: Readonly<Record<string, number>>;
-  readonly batchId?: string;
-  readonly loadId?: string;
-}
-
-/** Tasks that follow each other without a gap: hot food goes into hot jars and hot jars into the canner. */
-export interface Chain {
-  readonly tasks: readonly DayTask[];
-  /** Ids of tasks that must have ended before the first one starts. */
-  readonly after: readonly string[];
+  /** What must have ended before, and how long before at least and at most. */
+  readonly after: readonly Lag[];
   /** Started as late as what follows allows (heating the canner), instead of as early as can be. */
   readonly late?: boolean;
+  /** How the food is held until the next step: "hot", "refrigerated", "2 h cut". */
+  readonly holding?: string;
+  /** Over by this minute, so that produce is saved. */
+  readonly dueMin?: number;
+  readonly batchId?: string;
+  readonly loadId?: string;
+  readonly cannerId?: string;
 }
 
-/** A day to be scheduled. Chains are in the order of their urgency. */
+/** A preserving day, or a few, to be scheduled. */
 export interface DayProblem {
-  readonly resources: readonly Resource[];
-  readonly chains: readonly Chain[];
+  readonly resources: readonly SearchResource[];
+  readonly tasks: readonly DayTask[];
 }
 
-/** Minutes from the start of the day. */
+/** Minutes from the start of the plan. */
 export interface ScheduledTask {
   readonly task: DayTask;
   readonly startMin: number;
@@ -48,4 +62,18 @@ export interface ScheduledTask {
 export interface DaySchedule {
   readonly tasks: readonly ScheduledTask[];
   readonly makespanMin: number;
+}
+
+/** The day as the search takes it, each task with the minutes it is given. */
+export function scheduleProblemOf(
+  { resources, tasks }: DayProblem,
+  minutesOf: (task: DayTask) => number = (task) => task.minutes.p50,
+): ScheduleProblem {
+  return {
+    resources,
+    tasks: tasks.map((task) => {
+      const { id, needs, after, dueMin } = task;
+      return { id, needs, after, minutes: minutesOf(task), ...(dueMin !== undefined && { due: dueMin }) };
+    }),
+  };
 }

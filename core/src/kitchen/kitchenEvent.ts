@@ -1,6 +1,11 @@
 /** What happened to a load, told by whoever stood at the canner. Each has its own id and its own time. */
 export type KitchenEvent = { readonly id: string; readonly loadId: string; readonly at: number } & (
-  | { readonly type: 'load-started'; readonly jars: number }
+  | {
+      readonly type: 'load-started';
+      readonly jars: number;
+      /** The canner it went into, where that is not the one of its batch. */
+      readonly cannerId?: string;
+    }
   | { readonly type: 'boil-reached' }
   | { readonly type: 'boil-lost' }
   | { readonly type: 'heat-off' }

@@ -16,6 +16,8 @@ export interface LoadState {
   readonly phase: LoadPhase;
   /** Jars that went in; what was planned until then. */
   readonly jars: number;
+  /** The canner it stands in, where that was told. */
+  readonly cannerId?: string;
   readonly startedAt?: number;
   /** When the full boil was last reached; cleared when it is lost. */
   readonly boilAt?: number;
@@ -46,10 +48,15 @@ export function loadState(order: LoadOrder, events: readonly KitchenEvent[]): Lo
   return inOrder.reduce((state, event) => step(order, state, event), start);
 }
 
+function inCanner({ cannerId }: { readonly cannerId?: string }): Pick<LoadState, 'cannerId'> {
+  return cannerId === undefined ? {} : { cannerId };
+}
+
 function step(order: LoadOrder, state: LoadState, event: KitchenEvent): LoadState {
   switch (event.type) {
     case 'load-started':
-      if (state.phase === 'planned') return { ...state, phase: 'heating', jars: event.jars, startedAt: event.at };
+      if (state.phase === 'planned')
+        return { ...state, ...inCanner(event), phase: 'heating', jars: event.jars, startedAt: event.at };
       break;
     case 'boil-reached':
       if (state.phase === 'heating' || state.phase === 'boiling')

@@ -1,0 +1,70 @@
+import { type Canner } from '../canner/canner';
+import { JARS, type JarSize } from '../handbook/jars';
+import { productRow } from '../handbook/products';
+import { stepOf } from '../handbook/steps';
+import { type Batch } from './batch';
+
+/** Spare jars and lids, since one in twenty or so is chipped or does not seal. Common practice. */
+const SPARE_PART = 0.1;
+
+export interface ReadyJars {
+  readonly jar: JarSize;
+  readonly jars: number;
+  readonly spare: number;
+}
+
+/** What must lie ready before a preserving day begins. */
+export interface BeforeYouStart {
+  readonly jars: readonly ReadyJars[];
+  /** New lids by mouth: spares with them. */
+  readonly lids: readonly { readonly mouth: 'regular' | 'wide'; readonly lids: number }[];
+  readonly canners: readonly string[];
+  /** Pots, mills, strainers: what the steps name. */
+  readonly tools: readonly string[];
+}
+
+const ALWAYS = [
+  'jar lifter',
+  'funnel',
+  'bubble freer and headspace gauge',
+  'clean cloths',
+  'kettle for topping up',
+  'timer',
+];
+
+const TOOL_WORDS: Readonly<Record<string, string>> = {
+  'big pot': 'big pot',
+  mill: 'food mill or strainer',
+  strainer: 'damp bag or strainer',
+  oven: 'oven',
+  ice: 'ice',
+};
+
+/** The list before a day, from its batches: common practice. */
+export function beforeYouStart(batches: readonly Batch[], canners: readonly Canner[]): BeforeYouStart {
+  const counts = new Map<JarSize, number>();
+  for (const { jar, loads } of batches) {
+    counts.set(jar, (counts.get(jar) ?? 0) + loads.reduce((sum, load) => sum + load.jars, 0));
+  }
+  const jars = [...counts].map(([jar, count]) => ({
+    jar,
+    jars: count,
+    spare: Math.max(1, Math.ceil(count * SPARE_PART)),
+  }));
+  const lids = new Map<'regular' | 'wide', number>();
+  for (const { jar, jars: count, spare } of jars) {
+    const { lids: mouth } = JARS[jar];
+    lids.set(mouth, (lids.get(mouth) ?? 0) + count + spare);
+  }
+  const named = batches.flatMap(({ product }) =>
+    productRow(product).sequence.flatMap((entry) =>
+      stepOf(entry).row.resources.flatMap((resource) => TOOL_WORDS[resource] ?? []),
+    ),
+  );
+  return {
+    jars,
+    lids: [...lids].map(([mouth, count]) => ({ mouth, lids: count })),
+    canners: canners.map(({ name }) => name),
+    tools: [...new Set([...named, ...ALWAYS])],
+  };
+}

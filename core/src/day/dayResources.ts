@@ -1,0 +1,69 @@
+import { BURNERS, CANNER_BURNERS, cannerResource, HANDS, toolResource, WATCH } from './dayProblem';
+import { type Cook, DAY_MIN, type KitchenSetup } from './kitchenSetup';
+import { type SearchResource } from './search/scheduleProblem';
+
+/** Hours are laid out for so many days from the start on; a plan that takes longer finds the kitchen open. */
+const DAYS = 7;
+
+/** More pots than anybody watches at once. */
+const ANY_NUMBER = 1_000;
+
+/**
+ * The kitchen as resources of a schedule.
+ *
+ * @param startMinute minute of the day at which the plan begins: its minute 0
+ */
+export function dayResources(setup: KitchenSetup, cannerIds: readonly string[], startMinute: number): SearchResource[] {
+  const { cooks } = setup;
+  return [
+    { id: HANDS, capacity: cooks.length, ...hours(cooks.map(atWork), startMinute) },
+    // Whoever is up and in the house can see to a pot, with hands full or not.
+    {
+      id: WATCH,
+      capacity: ANY_NUMBER,
+      ...hours([(minute) => cooks.some((cook) => atHome(cook)(minute))], startMinute),
+    },
+    { id: BURNERS, capacity: setup.burners },
+    { id: CANNER_BURNERS, capacity: Math.min(setup.cannerBurners, setup.burners) },
+    { id: 'big pot', capacity: setup.bigPots },
+    { id: 'oven', capacity: setup.ovens },
+    { id: 'mill', capacity: setup.mills },
+    { id: 'strainer', capacity: setup.strainers },
+    { id: 'refrigerator', capacity: setup.refrigeratorLb },
+    ...setup.tools.map(({ name, count }) => ({ id: toolResource(name), capacity: count })),
+    ...cannerIds.map((id) => ({ id: cannerResource(id), capacity: 1 })),
+  ];
+}
+
+type When = (minuteOfDay: number) => boolean;
+
+function atWork({ fromMin, toMin, breaks }: Cook): When {
+  return (minute) =>
+    minute >= fromMin && minute < toMin && !breaks.some((own) => minute >= own.fromMin && minute < own.toMin);
+}
+
+function atHome({ fromMin, toMin, breaks }: Cook): When {
+  return (minute) =>
+    minute >= fromMin &&
+    minute < toMin &&
+    !breaks.some((own) => !own.atHome && minute >= own.fromMin && minute < own.toMin);
+}
+
+/** Times when nobody is there, and times when some are missing; a single `When` counts as all there is. */
+function hours(present: readonly When[], startMinute: number): Pick<SearchResource, 'closed' | 'taken'> {
+  const closed: [number, number][] = [];
+  const taken: { from: number; to: number; amount: number }[] = [];
+  let from = 0;
+  const missingAt = (minute: number) => {
+    const ofDay = (startMinute + minute) % DAY_MIN;
+    return present.filter((there) => !there(ofDay)).length;
+  };
+  for (let minute = 1; minute <= DAYS * DAY_MIN; minute++) {
+    const missing = missingAt(from);
+    if (minute < DAYS * DAY_MIN && missingAt(minute) === missing) continue;
+    if (missing === present.length) closed.push([from, minute]);
+    else if (missing > 0) taken.push({ from, to: minute, amount: missing });
+    from = minute;
+  }
+  return { closed, taken };
+}

@@ -1,0 +1,38 @@
+import { type Assignment } from './assignments';
+import { type Batch } from './batch';
+import { type DayKitchen, dayOf } from './dayOf';
+import { type ScheduledTask } from './dayProblem';
+
+/**
+ * Loads of one batch with as many jars stand for each other, so the search may have put number 3 first. Here they change
+ * names, and canners with them, until they go into the canners in the order of their numbers.
+ */
+export function inNumberOrder(
+  question: Omit<DayKitchen, 'cannerOf'> & { readonly batches: readonly Batch[] },
+  cannerOf: Assignment,
+  tasks: readonly ScheduledTask[],
+): { tasks: ScheduledTask[]; cannerOf: Assignment } {
+  const startOf = new Map(
+    tasks.flatMap(({ task, startMin }) => (task.kind === 'load' ? [[task.loadId ?? '', startMin] as const] : [])),
+  );
+  const nameOf = new Map<string, string>();
+  for (const { loads } of question.batches) {
+    for (const jars of new Set(loads.map((load) => load.jars))) {
+      const ids = loads.filter((load) => load.jars === jars).map(({ id }) => id);
+      const inTime = [...ids].sort((a, b) => (startOf.get(a) ?? 0) - (startOf.get(b) ?? 0));
+      inTime.forEach((id, k) => nameOf.set(id, ids[k] as string));
+    }
+  }
+  const renamed = new Map([...cannerOf].map(([id, canner]) => [nameOf.get(id) ?? id, canner]));
+  const { tasks: all } = dayOf(question.batches, { ...question, cannerOf: renamed });
+  const byId = new Map(all.map((task) => [task.id, task]));
+  return {
+    cannerOf: renamed,
+    tasks: tasks.map((entry) => {
+      const { id, loadId } = entry.task;
+      const name = loadId === undefined ? undefined : nameOf.get(loadId);
+      if (loadId === undefined || name === undefined) return entry;
+      return { ...entry, task: byId.get(id.slice(0, -loadId.length) + name) ?? entry.task };
+    }),
+  };
+}

@@ -1,0 +1,203 @@
+import { type OwnJar } from '../canner/canner';
+import { type Assignment, assignments } from './assignments';
+import { type Batch } from './batch';
+import { type DayKitchen, dayOf } from './dayOf';
+import { type DayProblem, type DayTask, isCannerResource, type ScheduledTask, scheduleProblemOf } from './dayProblem';
+import { inNumberOrder } from './inNumberOrder';
+import { inWords } from './inWords';
+import { readProblem } from './search/readProblem';
+import { rootBound } from './search/rootBound';
+import { type RuleNotMet } from './search/scheduleProblem';
+import { type ScheduleSearch, startSearch } from './search/searchSchedule';
+import { unmetRule } from './search/unmetRule';
+import { settled } from './settled';
+
+export interface DayPlan {
+  readonly tasks: readonly ScheduledTask[];
+  readonly makespanMin: number;
+  /** No plan that breaks no rule is over before this, whichever canner takes which load. */
+  readonly lowerBoundMin: number;
+  /** No plan that breaks no rule is over earlier. */
+  readonly proven: boolean;
+  readonly cannerOf: Assignment;
+  /** Batches whose produce spoils before the plan takes it in hand: no plan saves it besides what is more urgent. */
+  readonly unsaved: readonly string[];
+}
+
+export interface DaySearchState {
+  readonly plan?: DayPlan;
+  /** Nothing is left to look for: the plan is the best, or there is none. */
+  readonly done: boolean;
+  readonly nodes: number;
+}
+
+export interface DayPlanner {
+  readonly kind: 'planner';
+  /** Spends about so many nodes more. */
+  step(nodes: number): DaySearchState;
+  readonly state: DaySearchState;
+}
+
+/** A day that cannot be done as it is asked for: why, in a sentence. */
+export type DayRefusal =
+  | { readonly kind: 'refusal'; readonly cause: 'no-canner' }
+  | { readonly kind: 'refusal'; readonly cause: 'rules'; readonly unmet: RuleNotMet };
+
+export interface DayQuestion extends Omit<DayKitchen, 'cannerOf'> {
+  readonly batches: readonly Batch[];
+  readonly ownJars?: readonly OwnJar[];
+  readonly seed?: number;
+}
+
+/** Nodes that one way to share the loads gets before the next is looked at. */
+const TURN = 60;
+
+/** Nodes in which a plan that saves so much produce must be found. */
+const SAVING_NODES = 400;
+
+/**
+ * Looks for the plan of a day that is over first and breaks no rule. Before that, produce is saved: the most urgent first,
+ * as much as goes.
+ */
+export function planDay(question: DayQuestion): DayPlanner | DayRefusal {
+  const urgent = [...(question.useBy ?? [])].sort(([, a], [, b]) => a - b);
+  for (let saved = urgent.length; saved > 0; saved--) {
+    const unsaved = urgent.slice(saved).map(([batchId]) => batchId);
+    const planner = planWith({ ...question, useBy: new Map(urgent.slice(0, saved)) }, unsaved);
+    if (planner.kind === 'planner' && planner.step(SAVING_NODES).plan) return planner;
+  }
+  return planWith(
+    { ...question, useBy: new Map() },
+    urgent.map(([batchId]) => batchId),
+  );
+}
+
+/**
+ * Looks for the plan of a day that is over first: every way to share the loads among the canners is searched side by
+ * side, the most promising first, and left aside once it can no longer win.
+ */
+function planWith(question: DayQuestion, unsaved: readonly string[]): DayPlanner | DayRefusal {
+  const { ways, complete } = assignments(question.batches, question.canners, question.ownJars);
+  if (ways.length === 0) return { kind: 'refusal', cause: 'no-canner' };
+  const open: Way[] = [];
+  let unmet: RuleNotMet | undefined;
+  for (const cannerOf of ways) {
+    const problem = dayOf(question.batches, { ...question, cannerOf });
+    const search = startSearch(scheduleProblemOf(problem), { seed: question.seed });
+    if (search.kind === 'ruleNotMet') unmet ??= inWords(search, problem, question.canners);
+    else open.push({ cannerOf, problem, search });
+  }
+  if (open.length === 0 && unmet) return { kind: 'refusal', cause: 'rules', unmet };
+  const run = new Run(question, unsaved, open, complete ? undefined : boundOfAny(question, open));
+  return {
+    kind: 'planner',
+    step: (nodes) => run.step(nodes),
+    get state() {
+      return run.state;
+    },
+  };
+}
+
+/** Why a day that the search proved impossible cannot be done. */
+export function whyNot(question: DayQuestion): RuleNotMet {
+  const [cannerOf] = assignments(question.batches, question.canners, question.ownJars).ways;
+  const problem = dayOf(question.batches, { ...question, ...(cannerOf && { cannerOf }) });
+  return inWords(unmetRule(scheduleProblemOf(problem)), problem, question.canners);
+}
+
+/** No day is over before this, whichever canner takes which load: canners left out, and heated in no time. */
+function boundOfAny(question: DayQuestion, ways: readonly Way[]): number {
+  const problem = ways[0]?.problem ?? dayOf(question.batches, question);
+  const relaxed = problem.tasks.map((task) => ({
+    ...task,
+    needs: Object.fromEntries(Object.entries(task.needs).filter(([id]) => !isCannerResource(id))),
+  }));
+  const heating = ['preheat', 'heat-up'];
+  const minutesOf = ({ kind, minutes }: DayTask) => (heating.includes(kind) ? 0 : minutes.p50);
+  const read = readProblem(scheduleProblemOf({ ...problem, tasks: relaxed }, minutesOf));
+  return 'kind' in read ? 0 : rootBound(read) / read.scale;
+}
+
+interface Way {
+  readonly cannerOf: Assignment;
+  readonly problem: DayProblem;
+  readonly search: ScheduleSearch;
+}
+
+class Run {
+  private nodes = 0;
+  private shown: { way: Way; makespan: number; tasks: readonly ScheduledTask[]; cannerOf: Assignment } | undefined;
+
+  constructor(
+    private readonly question: DayQuestion,
+    private readonly unsaved: readonly string[],
+    private readonly ways: readonly Way[],
+    /** Where ways were left out: a bound that holds for them too. */
+    private readonly boundOfRest?: number,
+  ) {}
+
+  get state(): DaySearchState {
+    const way = this.best();
+    const done = this.next() === undefined;
+    if (!way) return { done, nodes: this.nodes };
+    const makespanMin = way.search.state.makespan as number;
+    const bounds = this.ways
+      .filter(({ search }) => !search.state.impossible)
+      .map(({ search }) => search.state.lowerBound);
+    const lowerBoundMin = Math.min(makespanMin, this.boundOfRest ?? Infinity, ...bounds);
+    const { tasks, cannerOf } = this.shownFor(way, makespanMin);
+    const plan = {
+      tasks,
+      makespanMin,
+      lowerBoundMin,
+      proven: lowerBoundMin >= makespanMin,
+      cannerOf,
+      unsaved: this.unsaved,
+    };
+    return { plan, done, nodes: this.nodes };
+  }
+
+  step(nodes: number): DaySearchState {
+    const until = this.nodes + nodes;
+    for (let way = this.next(); way && this.nodes < until; way = this.next()) {
+      const before = way.search.state.nodes;
+      const { nodes: after } = way.search.step(Math.min(TURN, until - this.nodes));
+      this.nodes += Math.max(1, after - before);
+    }
+    return this.state;
+  }
+
+  private best(): Way | undefined {
+    const planned = this.ways.filter(({ search }) => search.state.makespan !== undefined);
+    return least(planned, ({ search }) => search.state.makespan as number);
+  }
+
+  /** The way that could still win, the lowest bound first, and among equals the least searched. */
+  private next(): Way | undefined {
+    const end = this.best()?.search.state.makespan ?? Infinity;
+    const open = this.ways.filter(
+      ({ search: { state } }) => !state.proven && !state.impossible && state.lowerBound < end,
+    );
+    return least(open, ({ search: { state } }) => state.lowerBound + state.nodes * 1e-6);
+  }
+
+  /** The schedule with its loads in the order of their numbers, as far as they stand for each other. */
+  private shownFor(way: Way, makespan: number): Pick<DayPlan, 'tasks' | 'cannerOf'> {
+    if (this.shown?.way === way && this.shown.makespan === makespan) return this.shown;
+    const byId = new Map(way.problem.tasks.map((task) => [task.id, task]));
+    const placed = (way.search.state.tasks ?? []).flatMap(({ id, start, end }): ScheduledTask[] => {
+      const task = byId.get(id);
+      return task ? [{ task, startMin: start, endMin: end }] : [];
+    });
+    const { tasks, cannerOf } = inNumberOrder(this.question, way.cannerOf, settled(way.problem, placed));
+    this.shown = { way, makespan, tasks, cannerOf };
+    return this.shown;
+  }
+}
+
+function least<Item>(items: readonly Item[], worth: (item: Item) => number): Item | undefined {
+  return items.reduce<Item | undefined>(
+    (best, item) => (best === undefined || worth(item) < worth(best) ? item : best),
+    undefined,
+  );
+}

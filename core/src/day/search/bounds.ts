@@ -1,0 +1,112 @@
+/**
+ * The bounds of whole-number variables, with a trail to go back on.
+ *
+ * A variable v has two sides: side 2v is its least value, side 2v + 1 is minus its largest. So every news is of one kind,
+ * "this side has risen to that bound", and its opposite is told on the other side: not (side >= b) is
+ * (side ^ 1) >= 1 - b.
+ */
+export class Bounds {
+  /** Where each side stands now. It only rises, until it is taken back. */
+  readonly at: Int32Array;
+  /** The trail: which side rose, to what, from what, and why. */
+  side = new Int32Array(1024);
+  value = new Int32Array(1024);
+  before = new Int32Array(1024);
+  reasonKind = new Uint8Array(1024);
+  reason = new Int32Array(1024);
+  length = 0;
+  /** Length of the trail where each level begins; level 0 holds whatever is decided. */
+  readonly levels: number[] = [];
+  private readonly last: Int32Array;
+  private earlier = new Int32Array(1024);
+
+  constructor(least: readonly number[], most: readonly number[]) {
+    this.at = new Int32Array(2 * least.length);
+    this.last = new Int32Array(2 * least.length).fill(-1);
+    least.forEach((value, v) => {
+      this.at[2 * v] = value;
+      this.at[2 * v + 1] = -(most[v] as number);
+    });
+  }
+
+  get level(): number {
+    return this.levels.length;
+  }
+
+  /** Length of the trail that holds at every level. */
+  get rootLength(): number {
+    return this.levels[0] ?? this.length;
+  }
+
+  holds(side: number, bound: number): boolean {
+    return (this.at[side] as number) >= bound;
+  }
+
+  /** Whether (side >= bound) can no longer become true. */
+  fails(side: number, bound: number): boolean {
+    return (this.at[side ^ 1] as number) > -bound;
+  }
+
+  raise(side: number, bound: number, reasonKind: number, reason: number): void {
+    if (this.length === this.side.length) this.grow();
+    const t = this.length++;
+    this.side[t] = side;
+    this.value[t] = bound;
+    this.before[t] = this.at[side] as number;
+    this.reasonKind[t] = reasonKind;
+    this.reason[t] = reason;
+    this.earlier[t] = this.last[side] as number;
+    this.last[side] = t;
+    this.at[side] = bound;
+  }
+
+  /** Place on the trail where (side >= bound), which holds, became true; -1 if it always was. */
+  placeOf(side: number, bound: number): number {
+    let t = this.last[side] as number;
+    while (t >= 0 && (this.before[t] as number) >= bound) t = this.earlier[t] as number;
+    return t;
+  }
+
+  levelOf(place: number): number {
+    let low = 0;
+    let high = this.levels.length;
+    while (low < high) {
+      const mid = (low + high) >> 1;
+      if ((this.levels[mid] as number) <= place) low = mid + 1;
+      else high = mid;
+    }
+    return low;
+  }
+
+  undoTo(level: number): void {
+    if (level >= this.levels.length) return;
+    const keep = this.levels[level] as number;
+    for (let t = this.length - 1; t >= keep; t--) {
+      const side = this.side[t] as number;
+      this.at[side] = this.before[t] as number;
+      this.last[side] = this.earlier[t] as number;
+    }
+    this.length = keep;
+    this.levels.length = level;
+  }
+
+  /** Forgets how the bounds of level 0 came about: they need no reasons any more. */
+  settleRoot(): void {
+    this.length = 0;
+    this.last.fill(-1);
+  }
+
+  private grow(): void {
+    const wider = <T extends Int32Array | Uint8Array>(old: T): T => {
+      const next = new (old.constructor as new (n: number) => T)(old.length * 2);
+      next.set(old);
+      return next;
+    };
+    this.side = wider(this.side);
+    this.value = wider(this.value);
+    this.before = wider(this.before);
+    this.reasonKind = wider(this.reasonKind);
+    this.reason = wider(this.reason);
+    this.earlier = wider(this.earlier);
+  }
+}

@@ -1,0 +1,160 @@
+import { type LearningSearch, type Propagator } from './learningSearch';
+
+/** A task that holds some of a resource: its start variable, how long, how much. */
+export interface Holding {
+  readonly start: number;
+  readonly minutes: number;
+  readonly amount: number;
+}
+
+/**
+ * Never more of a resource held than there is, by its time-table: where a task must be running whatever happens, what it
+ * holds is gone for the others. Source: Le Pape 1994; reasons as in Schutt, Feydy, Stuckey and Wallace 2011, taken over
+ * the stretch that is pushed across.
+ */
+export class Timetable implements Propagator {
+  readonly sides: number[];
+  private readonly from: Int32Array;
+  private readonly to: Int32Array;
+  private readonly held: Int32Array;
+  private stretches = 0;
+  private readonly events: Float64Array;
+
+  constructor(
+    private readonly capacity: number,
+    private readonly tasks: readonly Holding[],
+  ) {
+    this.sides = tasks.flatMap(({ start }) => [2 * start, 2 * start + 1]);
+    this.from = new Int32Array(2 * tasks.length);
+    this.to = new Int32Array(2 * tasks.length);
+    this.held = new Int32Array(2 * tasks.length);
+    this.events = new Float64Array(2 * tasks.length);
+  }
+
+  propagate(search: LearningSearch): boolean {
+    if (!this.draw(search)) return false;
+    if (this.stretches === 0) return true;
+    for (const task of this.tasks) {
+      const { at } = search.bounds;
+      const least = at[2 * task.start] as number;
+      const most = -(at[2 * task.start + 1] as number);
+      if (least === most) continue;
+      if (!this.pushLater(search, task) || !this.pushEarlier(search, task)) return false;
+    }
+    return true;
+  }
+
+  /** The profile of what is held for sure; false when that alone is too much. */
+  private draw(search: LearningSearch): boolean {
+    const { at } = search.bounds;
+    const { events, tasks } = this;
+    let count = 0;
+    for (let k = 0; k < tasks.length; k++) {
+      const { start, minutes } = tasks[k] as Holding;
+      const from = -(at[2 * start + 1] as number);
+      const to = (at[2 * start] as number) + minutes;
+      if (from >= to) continue;
+      // Time first, then which task and whether it begins or ends, in one number.
+      events[count++] = from * EVENTS + 2 * k;
+      events[count++] = to * EVENTS + 2 * k + 1;
+    }
+    this.stretches = 0;
+    if (count === 0) return true;
+    const sorted = events.subarray(0, count).sort();
+    let height = 0;
+    let previous = 0;
+    for (let e = 0; e < count;) {
+      const time = Math.floor((sorted[e] as number) / EVENTS);
+      if (height > 0 && time > previous) {
+        const s = this.stretches++;
+        this.from[s] = previous;
+        this.to[s] = time;
+        this.held[s] = height;
+        if (height > this.capacity) {
+          return search.refute(this.holders(search, previous, previous + 1, this.capacity + 1));
+        }
+      }
+      for (; e < count && Math.floor((sorted[e] as number) / EVENTS) === time; e++) {
+        const code = (sorted[e] as number) - time * EVENTS;
+        const { amount } = tasks[code >> 1] as Holding;
+        height += (code & 1) === 0 ? amount : -amount;
+      }
+      previous = time;
+    }
+    return true;
+  }
+
+  private pushLater(search: LearningSearch, task: Holding): boolean {
+    const { at } = search.bounds;
+    const { minutes, amount, start } = task;
+    const room = this.capacity - amount;
+    const ownFrom = -(at[2 * start + 1] as number);
+    let least = at[2 * start] as number;
+    const ownTo = least + minutes;
+    for (let s = this.firstAfter(least); s < this.stretches; s++) {
+      const from = this.from[s] as number;
+      if (from >= least + minutes) break;
+      if ((this.held[s] as number) <= room || (from >= ownFrom && (this.to[s] as number) <= ownTo)) continue;
+      const to = this.to[s] as number;
+      const facing = Math.min(to - 1, least + minutes - 1);
+      const facts = this.holders(search, facing, to, room + 1, task);
+      facts.push(2 * start, facing - minutes + 1);
+      if (!search.conclude(2 * start, to, facts)) return false;
+      least = at[2 * start] as number;
+    }
+    return true;
+  }
+
+  private pushEarlier(search: LearningSearch, task: Holding): boolean {
+    const { at } = search.bounds;
+    const { minutes, amount, start } = task;
+    const room = this.capacity - amount;
+    const ownTo = (at[2 * start] as number) + minutes;
+    let most = -(at[2 * start + 1] as number);
+    const ownFrom = most;
+    for (let s = this.stretches - 1; s >= 0; s--) {
+      const to = this.to[s] as number;
+      if (to <= most) break;
+      const from = this.from[s] as number;
+      if (from >= most + minutes) continue;
+      if ((this.held[s] as number) <= room || (from >= ownFrom && to <= ownTo)) continue;
+      const facing = Math.max(from + 1, most + 1);
+      const facts = this.holders(search, from, facing, room + 1, task);
+      facts.push(2 * start + 1, 1 - facing);
+      if (!search.conclude(2 * start + 1, minutes - from, facts)) return false;
+      most = -(at[2 * start + 1] as number);
+    }
+    return true;
+  }
+
+  /** First stretch that ends after a time. */
+  private firstAfter(time: number): number {
+    let low = 0;
+    let high = this.stretches;
+    while (low < high) {
+      const mid = (low + high) >> 1;
+      if ((this.to[mid] as number) > time) high = mid;
+      else low = mid + 1;
+    }
+    return low;
+  }
+
+  /** Facts that other tasks run all through a stretch and together hold so much; no more of them than are needed. */
+  private holders(search: LearningSearch, from: number, to: number, enough: number, without?: Holding): number[] {
+    const { at } = search.bounds;
+    const facts: number[] = [];
+    let sum = 0;
+    for (let k = 0; k < this.tasks.length && sum < enough; k++) {
+      const task = this.tasks[k] as Holding;
+      const { start, minutes, amount } = task;
+      if (task === without || -(at[2 * start + 1] as number) > from || (at[2 * start] as number) + minutes < to)
+        continue;
+      facts.push(2 * start, to - minutes, 2 * start + 1, -from);
+      sum += amount;
+    }
+    return facts;
+  }
+}
+
+/** More than twice the tasks any resource has. */
+const EVENTS = 16_384;

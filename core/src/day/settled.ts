@@ -1,0 +1,75 @@
+import { type DayProblem, type ScheduledTask } from './dayProblem';
+
+/**
+ * A schedule as a cook would have it, with the same end: every step as early as the others allow, and what may wait (tasks
+ * marked `late`: heating the water) as late as what follows it allows. No rule is broken by it.
+ */
+export function settled(problem: DayProblem, schedule: readonly ScheduledTask[]): ScheduledTask[] {
+  const tasks = [...schedule].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
+  for (const [k, own] of tasks.entries()) {
+    if (!own.task.late) tasks[k] = firstFree(problem, own, tasks, earliestFor(own, tasks), own.startMin);
+  }
+  for (const [k, own] of tasks.entries()) {
+    if (own.task.late) tasks[k] = firstFree(problem, own, tasks, latestFor(own, tasks), own.startMin);
+  }
+  return tasks.sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
+}
+
+/** The free start nearest to the wished one, on the way from there to where the task stands now. */
+function firstFree(
+  { resources }: DayProblem,
+  own: ScheduledTask,
+  tasks: readonly ScheduledTask[],
+  wished: number,
+  now: number,
+): ScheduledTask {
+  const others = tasks.filter((entry) => entry !== own);
+  const length = own.endMin - own.startMin;
+  const step = Math.sign(now - wished);
+  for (let start = wished; start !== now && Number.isFinite(start) && step !== 0; start += step) {
+    if (Math.abs(now - start) < 1) break;
+    const moved = { task: own.task, startMin: start, endMin: start + length };
+    if (isFree(resources, moved, others)) return moved;
+  }
+  return own;
+}
+
+/** After all it waits for, and not so early that what follows comes too late for it. */
+function earliestFor(own: ScheduledTask, tasks: readonly ScheduledTask[]): number {
+  const length = own.endMin - own.startMin;
+  const before = own.task.after.map(({ task: id, minLag = 0 }) => {
+    const entry = tasks.find(({ task }) => task.id === id);
+    return entry ? entry.endMin + minLag : 0;
+  });
+  const after = lagsTo(own, tasks).map(({ startMin, maxLag = Infinity }) => startMin - maxLag - length);
+  return Math.min(own.startMin, Math.max(0, ...before, ...after));
+}
+
+/** Before all that waits for it. */
+function latestFor(own: ScheduledTask, tasks: readonly ScheduledTask[]): number {
+  const length = own.endMin - own.startMin;
+  return Math.min(...lagsTo(own, tasks).map(({ startMin, minLag = 0 }) => startMin - minLag - length));
+}
+
+function lagsTo(own: ScheduledTask, tasks: readonly ScheduledTask[]) {
+  return tasks.flatMap(({ task, startMin }) =>
+    task.after.filter((lag) => lag.task === own.task.id).map(({ minLag, maxLag }) => ({ startMin, minLag, maxLag })),
+  );
+}
+
+function isFree(resources: DayProblem['resources'], wanted: ScheduledTask, others: readonly ScheduledTask[]): boolean {
+  return resources.every(({ id, capacity, closed = [], taken = [] }) => {
+    const amount = wanted.task.needs[id] ?? 0;
+    if (amount === 0) return true;
+    if (closed.some(([from, to]) => from < wanted.endMin && to > wanted.startMin)) return false;
+    const holders = [
+      ...others.map(({ task, startMin, endMin }) => ({ from: startMin, to: endMin, amount: task.needs[id] ?? 0 })),
+      ...taken,
+    ].filter(({ from, to, amount: held }) => held > 0 && from < wanted.endMin && to > wanted.startMin);
+    const moments = [wanted.startMin, ...holders.map(({ from }) => Math.max(from, wanted.startMin))];
+    return moments.every((at) => {
+      const held = holders.reduce((sum, { from, to, amount: own }) => sum + (from <= at && at < to ? own : 0), 0);
+      return held + amount <= capacity;
+    });
+  });
+}

@@ -1,0 +1,48 @@
+import { type DayProblem, type ScheduledTask } from './dayProblem';
+
+/** What a step waits for: the last thing that had to happen before it. */
+export type Why =
+  | { readonly kind: 'first' }
+  | { readonly kind: 'after'; readonly task: ScheduledTask; readonly waitMin: number }
+  | { readonly kind: 'resource'; readonly resource: string; readonly task: ScheduledTask }
+  | { readonly kind: 'hours'; readonly resource: string }
+  | { readonly kind: 'soonEnough'; readonly task: ScheduledTask; readonly maxLagMin: number }
+  | { readonly kind: 'late'; readonly task: ScheduledTask }
+  | { readonly kind: 'free' };
+
+const SAME_MIN = 1e-6;
+
+/** Why a step stands where it stands in a plan. */
+export function whyThen({ resources }: DayProblem, plan: readonly ScheduledTask[], own: ScheduledTask): Why {
+  const byId = new Map(plan.map((entry) => [entry.task.id, entry]));
+  const next = (id: string) => plan.find(({ task }) => task.after.some((lag) => lag.task === id));
+  if (own.task.late) {
+    const following = next(own.task.id);
+    if (following) return { kind: 'late', task: following };
+  }
+  for (const { task: id, minLag = 0 } of own.task.after) {
+    const before = byId.get(id);
+    if (before && Math.abs(before.endMin + minLag - own.startMin) < SAME_MIN)
+      return { kind: 'after', task: before, waitMin: minLag };
+  }
+  if (own.startMin < SAME_MIN) return { kind: 'first' };
+  for (const { id, closed = [], taken = [] } of resources) {
+    if (!own.task.needs[id]) continue;
+    const freed = plan.find(
+      ({ task, endMin }) =>
+        task !== own.task && (task.needs[id] ?? 0) > 0 && Math.abs(endMin - own.startMin) < SAME_MIN,
+    );
+    if (freed) return { kind: 'resource', resource: id, task: freed };
+    const opens = [...closed.map(([, to]) => to), ...taken.map(({ to }) => to)];
+    if (opens.some((to) => Math.abs(to - own.startMin) < SAME_MIN)) return { kind: 'hours', resource: id };
+  }
+  for (const { task, startMin } of plan) {
+    for (const { task: id, maxLag } of task.after) {
+      if (id !== own.task.id || maxLag === undefined) continue;
+      const following = byId.get(task.id);
+      if (following && startMin - own.endMin > maxLag - SAME_MIN)
+        return { kind: 'soonEnough', task: following, maxLagMin: maxLag };
+    }
+  }
+  return { kind: 'free' };
+}
