@@ -1,4 +1,5 @@
-// How long things take, printed with the machine: a look-up and a search, then a key press at every instrument.
+// How good and how fast, printed with the machine: a look-up and a search, estimates and forecasts against simulated
+// households with a known truth, then a key press at every instrument.
 import { spawnSync } from 'node:child_process';
 import { ensureBuild, ensureModules, ensurePrograms } from './prepare.mjs';
 
@@ -7,4 +8,8 @@ ensurePrograms({ chromium: 'chromium' });
 ensureBuild();
 const run = (command, args) => spawnSync(command, args, { stdio: 'inherit' }).status ?? 1;
 const playwright = ['--no-install', 'playwright', 'test', '--config', 'e2e/playwright.config.ts', '--project', 'bench'];
-process.exit(run(process.execPath, ['scripts/run-ts.mjs', 'core/bench/handbook.bench.ts']) || run('npx', playwright));
+const programs = ['handbook', 'yields', 'harvest', 'day'].map((name) => `core/bench/${name}.bench.ts`);
+const failed = programs
+  .map((file) => run(process.execPath, ['scripts/run-ts.mjs', file]))
+  .some((status) => status !== 0);
+process.exit(failed ? 1 : run('npx', playwright));

@@ -1,4 +1,3 @@
-import { cpus } from 'node:os';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { Bench } from 'tinybench';
@@ -8,6 +7,7 @@ import { searchProducts } from '../src/handbook/searchProducts';
 import { findProcess } from '../src/process/findProcess';
 import { METHODS } from '../src/process/method';
 import { searchNever } from '../src/process/neverOnShelf';
+import { machineWords, say } from './report';
 
 /** What a look-up and a search may take, so that a screen follows every key: one frame at 60 a second is 16 ms. */
 const LOOK_UP_BUDGET_MS = 0.05;
@@ -47,13 +47,13 @@ bench.add('search over all names, tested and never', () => {
 await bench.run();
 
 const budgets = [LOOK_UP_BUDGET_MS, SEARCH_BUDGET_MS];
-process.stdout.write(`${cpus()[0]?.model ?? 'unknown machine'}, Node ${process.version}, seed ${SEED}\n`);
+say(machineWords(SEED));
 for (const [n, { name, result }] of bench.tasks.entries()) {
   if (result.state !== 'completed') throw new Error(`${name}: ${result.state}`);
   const { mean, p99, max } = result.latency;
   const budget = budgets[n] ?? NaN;
   const micro = (ms: number) => `${(ms * 1_000).toFixed(1)} us`;
-  process.stdout.write(
-    `${name}: mean ${micro(mean)}, p99 ${micro(p99)}, longest ${micro(max)}; ${(mean / budget).toFixed(3)} of the ${micro(budget)} allowed\n`,
+  say(
+    `${name}: mean ${micro(mean)}, p99 ${micro(p99)}, longest ${micro(max)}; ${(mean / budget).toFixed(3)} of the ${micro(budget)} allowed`,
   );
 }
