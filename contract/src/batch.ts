@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { METHODS } from '@hoddle/core/process/method';
 import { AltitudeFt } from './altitude';
 import { Jar, PackSchema, Product } from './crop';
 import { Id, Time } from './id';
@@ -18,7 +19,7 @@ export const BatchSchema = v.object({
   product: Product,
   jar: Jar,
   pack: PackSchema,
-  method: v.literal('boiling-water'),
+  method: v.picklist(METHODS, 'is no way of processing that was tested'),
   altitudeFt: AltitudeFt,
   processMinutes: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(600)),
   cannerId: Id,
@@ -27,7 +28,15 @@ export const BatchSchema = v.object({
   ingredients: v.optional(Ingredients),
   uses: v.pipe(v.array(v.object({ pickId: Id, massKg: Kg, softKg: Kg })), v.maxLength(200)),
   loads: v.pipe(
-    v.array(v.object({ id: Id, number: v.pipe(v.number(), v.integer(), v.minValue(1)), jars: Jars })),
+    v.array(
+      v.object({
+        id: Id,
+        number: v.pipe(v.number(), v.integer(), v.minValue(1)),
+        jars: Jars,
+        /** Where it differs from the batch's. */
+        cannerId: v.optional(Id),
+      }),
+    ),
     v.minLength(1, 'must hold at least one load'),
     v.maxLength(60, 'are more than one day takes'),
   ),

@@ -1,5 +1,9 @@
 import * as v from 'valibot';
+import { CANNER_METHODS, isPressure, USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
+import { DAY_MIN, USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
+import { JAR_SIZES } from '@hoddle/core/handbook/jars';
 import { AltitudeFt } from './altitude';
+import { Jar } from './crop';
 import { Id } from './id';
 
 const Inches = v.pipe(
@@ -14,16 +18,93 @@ const Places = v.pipe(
   v.maxValue(40, 'must be at most 40'),
 );
 
-export const CannerSchema = v.object({
-  id: Id,
-  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'needs a name'), v.maxLength(40, 'is too long')),
-  method: v.literal('boiling-water'),
-  insideDiameterIn: Inches,
-  insideHeightIn: Inches,
-  rackHeightIn: v.pipe(v.number(), v.minValue(0), v.maxValue(4, 'must be at most 4 in')),
-  declaredQuarts: Places,
-  declaredPints: Places,
+const Name = v.pipe(v.string(), v.trim(), v.minLength(1, 'needs a name'), v.maxLength(40, 'is too long'));
+
+/** What is not told of a canner is taken for a plain pot on a common burner. */
+export const CannerSchema = v.pipe(
+  v.object({
+    id: Id,
+    name: Name,
+    method: v.picklist(CANNER_METHODS, 'must be boiling-water, steam, pressure-dial or pressure-weighted'),
+    alsoBoilingWater: v.optional(v.boolean(), false),
+    insideDiameterIn: Inches,
+    insideHeightIn: Inches,
+    rackHeightIn: v.pipe(v.number(), v.minValue(0), v.maxValue(4, 'must be at most 4 in')),
+    declaredQuarts: Places,
+    declaredPints: Places,
+    /** As many as pints unless said. */
+    declaredHalfPints: v.optional(Places),
+    layers: v.optional(v.picklist([1, 2], 'must be 1 or 2'), 1),
+    burnerWatts: v.optional(
+      v.pipe(
+        v.number('must be a number of watts'),
+        v.minValue(200, 'must be 200 or more'),
+        v.maxValue(10_000, 'must be at most 10,000'),
+      ),
+      USUAL_BURNER_WATTS,
+    ),
+    electric: v.optional(v.boolean(), false),
+    testFits: v.optional(
+      v.pipe(
+        v.array(v.object({ jar: Jar, jars: v.pipe(Places, v.minValue(1, 'must be 1 or more')) })),
+        v.maxLength(20, 'are too many'),
+      ),
+      [],
+    ),
+  }),
+  v.forward(
+    v.check(
+      ({ method, electric }) => !(electric && isPressure(method)),
+      'is never pressure: no electric vessel is tested',
+    ),
+    ['electric'],
+  ),
+  v.transform((canner) => ({ ...canner, declaredHalfPints: canner.declaredHalfPints ?? canner.declaredPints })),
+);
+
+const Count = (most: number) =>
+  v.pipe(
+    v.number('must be a number'),
+    v.integer('must be whole'),
+    v.minValue(0, 'must be 0 or more'),
+    v.maxValue(most, `must be at most ${most}`),
+  );
+const Minute = Count(DAY_MIN);
+const Span = { fromMin: Minute, toMin: Minute };
+const inOrder = <T extends { fromMin: number; toMin: number }>() =>
+  v.check<T, string>(({ fromMin, toMin }) => fromMin < toMin, 'must end after it begins');
+
+/** What the kitchen has for a preserving day; hours in minutes after midnight. */
+export const KitchenSchema = v.object({
+  cooks: v.pipe(
+    v.array(
+      v.pipe(
+        v.object({
+          name: Name,
+          ...Span,
+          breaks: v.pipe(
+            v.array(v.pipe(v.object({ ...Span, atHome: v.boolean() }), inOrder())),
+            v.maxLength(8, 'are too many'),
+          ),
+        }),
+        inOrder(),
+      ),
+    ),
+    v.minLength(1, 'must be 1 or more'),
+    v.maxLength(4, 'must be at most 4'),
+  ),
+  cannerBurners: Count(12),
+  bigPots: Count(12),
+  ovens: Count(4),
+  mills: Count(4),
+  strainers: Count(8),
+  refrigeratorLb: Count(500),
+  towelJars: Count(500),
+  tools: v.pipe(v.array(v.object({ name: Name, count: Count(12), step: Name })), v.maxLength(12, 'are too many')),
 });
+export type Kitchen = v.InferOutput<typeof KitchenSchema>;
+
+const { burners: _, ...USUAL } = USUAL_KITCHEN;
 
 /** The body of `PUT /api/household`. An altitude of null is one not set yet. */
 export const Household = v.object({
@@ -33,5 +114,14 @@ export const Household = v.object({
   units: v.optional(v.picklist(['us', 'metric'], 'must be us or metric'), 'us'),
   burners: v.pipe(v.number(), v.integer(), v.minValue(1, 'must be 1 or more'), v.maxValue(12, 'must be at most 12')),
   canners: v.pipe(v.array(CannerSchema), v.maxLength(12, 'are too many')),
+  kitchen: v.optional(KitchenSchema, v.parse(KitchenSchema, USUAL)),
+  /** Jars the household measured itself: these sizes are drawn and packed so. */
+  ownJars: v.optional(
+    v.pipe(
+      v.array(v.object({ size: Jar, diameterIn: Inches, heightIn: Inches })),
+      v.maxLength(JAR_SIZES.length, 'are too many'),
+    ),
+    [],
+  ),
 });
 export type Household = v.InferOutput<typeof Household>;

@@ -1,10 +1,14 @@
 import * as v from 'valibot';
 import { BatchSchema } from './batch';
+import { BatchRecordSchema } from './batchRecord';
 import { CheckedRow } from './checkedRow';
+import { GardenLookSchema, PlantingSchema } from './garden';
 import { Household } from './household';
 import { HouseholdSourceSchema } from './householdSource';
 import { JarLotSchema, MovementSchema } from './jarLot';
 import { KitchenEventSchema } from './kitchenEvent';
+import { LotChangeSchema } from './lotChange';
+import { OwnMeasureSchema } from './ownMeasure';
 import { PickSchema } from './pick';
 
 /** The reply of `GET /api/state`: all that a screen needs to work without the server. */
@@ -15,6 +19,11 @@ export const HouseholdState = v.object({
   demoOffsetMs: v.nullable(v.number()),
   household: Household,
   picks: v.array(PickSchema),
+  lotChanges: v.array(LotChangeSchema),
+  plantings: v.array(PlantingSchema),
+  gardenLooks: v.array(GardenLookSchema),
+  ownMeasures: v.array(OwnMeasureSchema),
+  batchRecords: v.array(BatchRecordSchema),
   batches: v.array(BatchSchema),
   events: v.array(KitchenEventSchema),
   lots: v.array(JarLotSchema),

@@ -9,6 +9,7 @@ export const KitchenEventSchema = v.variant('type', [
     ...common,
     type: v.literal('load-started'),
     jars: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(40)),
+    cannerId: v.optional(Id),
   }),
   v.object({ ...common, type: v.literal('boil-reached') }),
   v.object({ ...common, type: v.literal('boil-lost') }),

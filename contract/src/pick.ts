@@ -1,25 +1,25 @@
 import * as v from 'valibot';
-import { MOST_MASS_KG } from '@hoddle/core/harvest/massOf';
-import { PLACES } from '@hoddle/core/harvest/pick';
+import { PICK_SOURCES, PLACES, RIPENESSES } from '@hoddle/core/harvest/pick';
 import { Crop } from './crop';
 import { Id, Time } from './id';
+import { AnyKg, SomeKg } from './mass';
 
-const Kg = v.pipe(
-  v.number('must be a number of kilograms'),
-  v.finite('must be finite'),
-  v.maxValue(MOST_MASS_KG, 'is more than a household can pick at once'),
-);
+export const PlaceSchema = v.picklist(PLACES, `must be one of ${PLACES.join(', ')}`);
 
-/** The body of `POST /api/picks`. */
+/** The body of `POST /api/picks` and `PUT /api/picks/{id}`. */
 export const PickSchema = v.pipe(
   v.object({
     id: Id,
     crop: Crop,
-    massKg: v.pipe(Kg, v.gtValue(0, 'must be above 0')),
-    softKg: v.pipe(Kg, v.minValue(0, 'must be 0 or more')),
-    place: v.picklist(PLACES, `must be one of ${PLACES.join(', ')}`),
+    massKg: SomeKg,
+    softKg: AnyKg,
+    /** Of what is not soft. */
+    ripeness: v.optional(v.picklist(RIPENESSES, `must be one of ${RIPENESSES.join(', ')}`), 'ripe'),
+    place: PlaceSchema,
     pickedAt: Time,
     told: v.pipe(v.string(), v.trim(), v.maxLength(80, 'is too long')),
+    source: v.optional(v.picklist(PICK_SOURCES, `must be one of ${PICK_SOURCES.join(', ')}`), 'garden'),
+    plantingId: v.optional(v.nullable(Id), null),
   }),
   v.forward(
     v.partialCheck(

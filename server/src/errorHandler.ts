@@ -26,7 +26,7 @@ function replyFor(error: unknown): { status: number; body: ApiError } {
     return { status: 400, body: { error: { code: 'invalid', message, fields } } };
   }
   const status = statusOf(error);
-  if (status === 413) return plain(413, 'too-large', 'That is more than 1 MB, the most that is taken at once.');
+  if (status === 413) return plain(413, 'too-large', 'That is more than is taken at once.');
   if (status >= 400 && status < 500) return plain(status, 'malformed', 'The request could not be read: is it JSON?');
   return plain(500, 'internal', 'Something went wrong in the server. Nothing was saved.');
 }

@@ -5,6 +5,7 @@ import { systemClock } from './clock';
 import { UnusableFile } from './db/checkFile';
 import { openDatabase } from './db/openDatabase';
 import { createServer } from './server';
+import { schedulePool } from './workers/schedulePool';
 
 const port = Number(process.env.PORT ?? 4860);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -24,7 +25,12 @@ const db = await openDatabase(file).catch((error: unknown) =>
   giveUp(error instanceof UnusableFile ? error.message : `Cannot start: ${String(error)}`),
 );
 
-const server: Server = createServer({ db, clock: systemClock, log, appFolder }).listen(port, host);
+const searches = schedulePool(resolve(import.meta.dirname, 'scheduleAnswer.js'));
+
+const server: Server = createServer({ db, clock: systemClock, log, schedule: searches.schedule, appFolder }).listen(
+  port,
+  host,
+);
 
 server.once('listening', () => {
   const address = server.address();
@@ -37,9 +43,14 @@ server.once('error', (error: NodeJS.ErrnoException) => {
   giveUp(`Cannot listen on ${host}:${port}: ${error.message}`);
 });
 
+/** What is under way is answered first; a browser's spare connection, open without a request, is not waited for. */
+const GRACE_MS = 2_000;
+
 async function stop(): Promise<void> {
   server.closeIdleConnections();
+  setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
   await new Promise((closed) => server.close(closed));
+  await searches.close();
   await db.close();
   process.exit(0);
 }

@@ -1,3 +1,4 @@
+import { EXAMPLES } from '@hoddle/contract/openapi/examples';
 import { v7 as uuidV7 } from 'uuid';
 import { startServer } from './testServer';
 
@@ -14,9 +15,12 @@ const pick = (kg = 30) => ({
   crop: 'tomato-paste',
   massKg: kg,
   softKg: 5,
+  ripeness: 'ripe',
   place: 'cool',
   pickedAt: START,
   told: '66 lb',
+  source: 'garden',
+  plantingId: null,
 });
 
 function batchOf(pickId: string, massKg: number, jars = [7], minutes = 55) {
@@ -268,10 +272,23 @@ describe('writes', () => {
     const household = { name: 'Home', altitudeFt: null, units: 'metric', burners: 4, canners: [canner] };
     await server.call('PUT', '/household', household);
     await server.call('PUT', '/household', household);
-    expect((await server.call('GET', '/state')).body.household).toEqual(household);
+    expect((await server.call('GET', '/state')).body.household).toMatchObject(household);
     expect(await server.call('PUT', '/household', { ...household, altitudeFt: -12 })).toMatchObject({
       status: 400,
       body: { error: { fields: { altitudeFt: expect.any(String) } } },
+    });
+  });
+
+  test('what a canner is and what the kitchen has is kept, also when an older page saves its settings', async () => {
+    await server.call('PUT', '/household', EXAMPLES.household);
+    const { kitchen: _, ownJars: __, ...older } = EXAMPLES.household;
+    await server.call('PUT', '/household', older);
+    expect((await server.call('GET', '/state')).body.household).toEqual(EXAMPLES.household);
+    const [canner] = EXAMPLES.household.canners;
+    const electric = { ...EXAMPLES.household, canners: [{ ...canner, method: 'pressure-dial', electric: true }] };
+    expect(await server.call('PUT', '/household', electric)).toMatchObject({
+      status: 400,
+      body: { error: { code: 'invalid' } },
     });
   });
 

@@ -10,34 +10,43 @@ import { type Database } from './db/openDatabase';
 import { errorHandler } from './errorHandler';
 import { Problem } from './problem';
 import { batchesRoute } from './routes/batches';
+import { batchRecordsRoute } from './routes/batchRecords';
 import { checkedRowsRoute } from './routes/checkedRows';
 import { convertRoute } from './routes/convert';
 import { estimateRoute } from './routes/estimate';
+import { fitRoute } from './routes/fit';
+import { gardenRoute } from './routes/garden';
 import { householdRoute } from './routes/household';
 import { kitchenEventsRoute } from './routes/kitchenEvents';
+import { lotChangesRoute } from './routes/lotChanges';
 import { movementsRoute } from './routes/movements';
 import { openApiRoute } from './routes/openApi';
+import { ownMeasuresRoute } from './routes/ownMeasures';
 import { picksRoute } from './routes/picks';
 import { processRoute } from './routes/process';
 import { productsRoute } from './routes/products';
+import { scheduleRoute } from './routes/schedule';
 import { sourcesRoute } from './routes/sources';
+import { type Schedule } from './workers/schedulePool';
 
 export interface ServerParts {
   readonly db: Database;
   readonly clock: Clock;
   readonly log: Logger;
+  readonly schedule: Schedule;
   /** Folder of the exported app; the API works without it. */
   readonly appFolder: string;
 }
 
 /** Wires the API under `/api` and the app on every other path. */
-export function createServer({ db, clock, log, appFolder }: ServerParts): Express {
+export function createServer({ db, clock, log, schedule, appFolder }: ServerParts): Express {
   const server = express();
   server.disable('x-powered-by');
   server.use(pinoHttp({ logger: log, useLevel: 'debug' }));
   server.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY }, strictTransportSecurity: false }));
   server.use(compression());
-  server.use('/api', express.json({ limit: '1mb' }), api(db, clock));
+  server.use('/api/schedule', express.json({ limit: '8mb' }));
+  server.use('/api', express.json({ limit: '1mb' }), api({ db, clock, schedule }));
   server.use(app(appFolder));
   server.use(errorHandler(log));
   return server;
@@ -51,14 +60,21 @@ const CONTENT_POLICY = {
   upgradeInsecureRequests: null,
 };
 
-function api(db: Database, clock: Clock): express.Router {
+function api({ db, clock, schedule }: Pick<ServerParts, 'db' | 'clock' | 'schedule'>): express.Router {
   const router = express.Router();
   router.get('/health', (_req, res) => {
     res.json({ ok: true });
   });
-  router.use(openApiRoute, productsRoute, convertRoute, estimateRoute);
+  router.use(openApiRoute, productsRoute, convertRoute, estimateRoute(db, clock), fitRoute, scheduleRoute(schedule));
   router.use(processRoute(db), checkedRowsRoute(db), sourcesRoute(db));
-  router.use(householdRoute(db, clock), picksRoute(db), batchesRoute(db), kitchenEventsRoute(db), movementsRoute(db));
+  router.use(
+    householdRoute(db, clock),
+    gardenRoute(db),
+    picksRoute(db, clock),
+    lotChangesRoute(db),
+    ownMeasuresRoute(db),
+  );
+  router.use(batchesRoute(db), batchRecordsRoute(db), kitchenEventsRoute(db), movementsRoute(db));
   router.use(() => {
     throw new Problem(404, 'not-found', 'There is nothing at this address.');
   });

@@ -3,10 +3,12 @@ import { type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pino from 'pino';
+import { type ScheduleRequest } from '@hoddle/contract/schedule';
 import { type Clock } from './clock';
 import { openDatabase } from './db/openDatabase';
 import { holdAgainstDocument } from './openApiChecker';
 import { createServer } from './server';
+import { scheduleAnswer } from './workers/scheduleAnswer';
 
 /** A data file of its own, gone with the machine's temporary folder. */
 export function newFile(): string {
@@ -17,7 +19,10 @@ export function newFile(): string {
 export async function startServer(file = newFile(), clock: Clock = { now: () => Date.UTC(2026, 7, 29) }) {
   const db = await openDatabase(file);
   const log = pino({ level: 'silent' });
-  const server = createServer({ db, clock, log, appFolder: join(tmpdir(), 'no-app-here') }).listen(0, '127.0.0.1');
+  // In the same thread: the worker is the same function, bundled.
+  const schedule = (request: ScheduleRequest) => Promise.resolve(scheduleAnswer(request));
+  const parts = { db, clock, log, schedule, appFolder: join(tmpdir(), 'no-app-here') };
+  const server = createServer(parts).listen(0, '127.0.0.1');
   await new Promise((listening) => server.once('listening', listening));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
   return {

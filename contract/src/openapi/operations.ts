@@ -1,18 +1,31 @@
 import { findProcess } from '@hoddle/core/process/findProcess';
 import * as v from 'valibot';
 import { BatchSchema } from '../batch';
+import { BatchRecordSchema } from '../batchRecord';
 import { CheckRequest } from '../checkedRow';
 import { Clock } from '../clock';
 import { ConvertReply, ConvertRequest } from '../convert';
-import { EstimateReply, EstimateRequest } from '../estimate';
+import {
+  EstimateReply,
+  EstimateRequest,
+  JarsFromReply,
+  JarsFromRequest,
+  ProduceForReply,
+  ProduceForRequest,
+} from '../estimate';
+import { FitReply, FitRequest } from '../fit';
+import { GardenLookSchema, PlantingSchema } from '../garden';
 import { Household } from '../household';
 import { HouseholdSourceSchema } from '../householdSource';
 import { HouseholdState } from '../householdState';
 import { MovementSchema } from '../jarLot';
 import { KitchenEventSchema } from '../kitchenEvent';
+import { LotChangeSchema } from '../lotChange';
+import { OwnMeasureSchema } from '../ownMeasure';
 import { PickSchema } from '../pick';
 import { BatchProcessReply, BatchProcessRequest, ProcessParameters, ProcessReply } from '../process';
 import { ProductsQuery, ProductsReply } from '../products';
+import { ScheduleReply, ScheduleRequest } from '../schedule';
 import { EXAMPLES } from './examples';
 import { type AnySchema, type Operation } from './operation';
 
@@ -27,6 +40,20 @@ function keptOnce(path: string, summary: string, body: AnySchema, example: unkno
     replies: { 200: body, 201: body },
     replyExample: example,
     errors: [400, 409, ...errors],
+  };
+}
+
+/** A write of a thing under its own id, as often as it is mended. */
+function kept(path: string, summary: string, body: AnySchema, example: unknown, errors: number[]): Operation {
+  return {
+    method: 'put',
+    path,
+    summary,
+    body,
+    bodyExample: example,
+    replies: { 200: body },
+    replyExample: example,
+    errors: [400, ...errors],
   };
 }
 
@@ -97,7 +124,62 @@ export const OPERATIONS: readonly Operation[] = [
     body: EstimateRequest,
     bodyExample: EXAMPLES.estimate,
     replies: { 200: EstimateReply },
-    replyExample: { jars: { p10: 19, p50: 23, p90: 26 }, massKg: 30.84, basis: 'handbook' },
+    replyExample: { jars: { p10: 17, p50: 23, p90: 30 }, massKg: 30.84, basis: 'handbook' },
+    errors: [400],
+  },
+  {
+    method: 'post',
+    path: '/fit',
+    summary: 'Whether jars stand beside each other in a pot, and where, in inches from its centre.',
+    body: FitRequest,
+    bodyExample: EXAMPLES.fit,
+    replies: { 200: FitReply },
+    replyExample: {
+      fits: true,
+      circles: [
+        { x: 0, y: -3.75, r: 1.875, size: 'quart' },
+        { x: 0, y: 3.75, r: 1.875, size: 'quart' },
+      ],
+      capacity: 5,
+      limitedBy: 'floor',
+    },
+    errors: [400],
+  },
+  {
+    method: 'post',
+    path: '/schedule',
+    summary: 'Tasks laid out so that the last one ends as early as can be, and whether that is proven.',
+    body: ScheduleRequest,
+    bodyExample: EXAMPLES.schedule,
+    replies: { 200: ScheduleReply },
+    replyExample: {
+      tasks: [
+        { id: 'fill', start: 0, end: 14 },
+        { id: 'process', start: 14, end: 69 },
+      ],
+      makespan: 69,
+      lowerBound: 69,
+      proven: true,
+    },
+    errors: [400, 413, 422],
+  },
+  {
+    method: 'post',
+    path: '/jars-from',
+    summary: 'Every product that some lots together can become, what is left over and what is missing.',
+    body: JarsFromRequest,
+    bodyExample: EXAMPLES.jarsFrom,
+    replies: { 200: JarsFromReply },
+    errors: [400],
+  },
+  {
+    method: 'post',
+    path: '/produce-for',
+    summary: 'How much to pick for so many jars, likely and to be sure.',
+    body: ProduceForRequest,
+    bodyExample: EXAMPLES.produceFor,
+    replies: { 200: ProduceForReply },
+    replyExample: { likelyKg: 33.2, sureKg: 39.1, sure: 0.8 },
     errors: [400],
   },
   {
@@ -139,7 +221,41 @@ export const OPERATIONS: readonly Operation[] = [
     errors: [400, 409],
   },
   keptOnce('/picks', 'Produce that came in.', PickSchema, EXAMPLES.pick, []),
-  struckOut('/picks/{id}', 'Strikes out a pick that no batch has used.', [409]),
+  kept('/picks/{id}', 'Corrects a pick; never below what was used of it.', PickSchema, EXAMPLES.pick, [404, 409]),
+  struckOut('/picks/{id}', 'Strikes out a pick that nothing was used of.', [409]),
+  keptOnce(
+    '/lot-changes',
+    'Part of a lot ended, was carried elsewhere or went soft.',
+    LotChangeSchema,
+    EXAMPLES.lotChange,
+    [404],
+  ),
+  struckOut('/lot-changes/{id}', 'Takes a change of a lot back.', [409]),
+  kept('/plantings/{id}', 'A bed, a row or trees of one crop.', PlantingSchema, EXAMPLES.planting, []),
+  struckOut('/plantings/{id}', 'Strikes out a planting; its picks stay.'),
+  keptOnce(
+    '/garden-looks',
+    'A planting was looked at: nothing ripe, or done for the year.',
+    GardenLookSchema,
+    EXAMPLES.look,
+    [404],
+  ),
+  struckOut('/garden-looks/{id}', 'Takes a look back.'),
+  kept(
+    '/own-measures',
+    "What one of the household's own measures of a crop weighs.",
+    OwnMeasureSchema,
+    EXAMPLES.ownMeasure,
+    [],
+  ),
+  keptOnce(
+    '/batch-records',
+    'What became of a batch: produce in, jars out.',
+    BatchRecordSchema,
+    EXAMPLES.record,
+    [404, 422],
+  ),
+  struckOut('/batch-records/{id}', 'Strikes out what was written of a batch.'),
   keptOnce('/batches', 'A batch with its loads; never shorter than tested.', BatchSchema, EXAMPLES.batch, [422]),
   struckOut('/batches/{id}', 'Gives up a batch of which no load has begun.', [409]),
   keptOnce('/kitchen/events', 'What happened to a load.', KitchenEventSchema, EXAMPLES.event, [404, 422]),

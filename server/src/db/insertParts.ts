@@ -6,5 +6,6 @@ import { type Tables } from './tables';
 export async function insertParts(tables: Tables, { id, uses, loads }: Batch, transaction: Transaction): Promise<void> {
   const ofBatch = <Row extends object>(row: Row) => ({ ...row, batchId: id });
   await tables.uses.bulkCreate(uses.map(ofBatch), { transaction });
-  await tables.loads.bulkCreate(loads.map(ofBatch), { transaction });
+  const rows = loads.map((load) => ofBatch({ ...load, cannerId: load.cannerId ?? null }));
+  await tables.loads.bulkCreate(rows, { transaction });
 }

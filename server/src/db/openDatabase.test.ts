@@ -58,16 +58,43 @@ async function fileOfVersion(count: number): Promise<string> {
   await old.query(
     "INSERT INTO batches (id, product, jar, pack, method, altitude_ft, process_minutes, canner_id, start_at) VALUES ('b', 'plums', 'pint', 'hot', 'boiling-water', 3420, 30, 'c', 1)",
   );
+  await old.query(
+    "INSERT INTO picks (id, crop, mass_kg, soft_kg, place, picked_at, told) VALUES ('p', 'damson', 10, 2, 'cool', 1, '22 lb')",
+  );
+  await old.query("INSERT INTO batch_uses VALUES ('b', 'p', 4, 0)");
+  await old.query("INSERT INTO loads (id, batch_id, number, jars) VALUES ('l', 'b', 1, 9)");
+  await old.query(
+    "INSERT INTO canners (id, position, name, method, inside_diameter_in, inside_height_in, rack_height_in, declared_quarts, declared_pints) VALUES ('c', 0, 'Pot', 'boiling-water', 13.25, 9.5, 0.6, 7, 9)",
+  );
   await old.close();
   return file;
 }
 
-test('a file of the first version is brought to the newest, and everything in it is kept', async () => {
-  const db = await openDatabase(await fileOfVersion(1));
+test.each([1, 2, 3])('a file of version %d is brought to the newest, and everything in it is kept', async (version) => {
+  const db = await openDatabase(await fileOfVersion(version));
   const state = await readState(db, { now: () => 5 });
   expect(state).toMatchObject({
-    household: { name: 'Kept', altitudeFt: 3_420, units: 'us' },
-    batches: [{ id: 'b', product: 'plums', processMinutes: 30 }],
+    household: {
+      name: 'Kept',
+      altitudeFt: 3_420,
+      units: 'us',
+      canners: [{ id: 'c', declaredHalfPints: 9, layers: 1, electric: false, alsoBoilingWater: false, testFits: [] }],
+      kitchen: { cooks: [{ name: 'Cook' }], cannerBurners: 2 },
+      ownJars: [],
+    },
+    picks: [{ id: 'p', massKg: 10, softKg: 2, ripeness: 'ripe', source: 'garden', plantingId: null }],
+    batches: [
+      {
+        id: 'b',
+        product: 'plums',
+        processMinutes: 30,
+        uses: [{ pickId: 'p', massKg: 4 }],
+        loads: [{ id: 'l', jars: 9 }],
+      },
+    ],
+    plantings: [],
+    lotChanges: [],
+    batchRecords: [],
     checkedRows: [],
     sources: [],
   });

@@ -1,22 +1,39 @@
+import * as v from 'valibot';
+import { KitchenSchema } from '@hoddle/contract/household';
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
+import { USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
+import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { type Clock } from '../clock';
 import { type Database } from './openDatabase';
-import { type EventRow, type LotRow, type Table } from './tables';
+import { type EventRow, type LoadRow, type LotRow, type Table } from './tables';
 
 /** Everything of the household, as the app keeps it. */
 export async function readState(db: Database, clock: Clock): Promise<HouseholdState> {
   const { tables } = db;
-  const { name, altitudeFt, burners, units, demoOffsetMs } = await readHousehold(db);
+  const { name, altitudeFt, burners, units, kitchen, ownJars, demoOffsetMs } = await readHousehold(db);
   const canners = await all(tables.canners, [['position', 'ASC']]);
   return {
     now: clock.now(demoOffsetMs),
     demoOffsetMs,
-    household: { name, altitudeFt, burners, units, canners: canners.map(({ position: _, ...canner }) => canner) },
+    household: {
+      name,
+      altitudeFt,
+      burners,
+      units,
+      canners: canners.map(({ position: _, ...canner }) => canner),
+      kitchen: kitchen ?? v.parse(KitchenSchema, USUAL_KITCHEN),
+      ownJars,
+    },
     picks: await all(tables.picks, [['pickedAt', 'ASC']]),
+    lotChanges: await all(tables.lotChanges, [['at', 'ASC']]),
+    plantings: await all(tables.plantings, [['name', 'ASC']]),
+    gardenLooks: await all(tables.gardenLooks, [['at', 'ASC']]),
+    ownMeasures: await all(tables.ownMeasures, [['crop', 'ASC']]),
+    batchRecords: await readBatchRecords(db),
     batches: await readBatches(db),
     events: (await all(tables.events, [['at', 'ASC']])).map(eventOf),
     lots: (await all(tables.lots, [['madeAt', 'ASC']])).map(lotOf),
@@ -30,6 +47,11 @@ export async function readState(db: Database, clock: Clock): Promise<HouseholdSt
 export async function readHousehold({ tables }: Database) {
   const row = await tables.households.findByPk(1, { rejectOnEmpty: true });
   return row.get({ plain: true });
+}
+
+/** What the household has written down of its batches, the oldest first. */
+export function readBatchRecords({ tables }: Database): Promise<BatchRecord[]> {
+  return all(tables.batchRecords, [['madeAt', 'ASC']]);
 }
 
 /** The household's own sources. */
@@ -56,8 +78,12 @@ export async function readBatches({ tables }: Database): Promise<Batch[]> {
     ...batch,
     ...(ingredients !== null && { ingredients }),
     uses: uses.filter((use) => use.batchId === batch.id).map(({ batchId: _, ...use }) => use),
-    loads: loads.filter((load) => load.batchId === batch.id).map(({ batchId: _, ...load }) => load),
+    loads: loads.filter((load) => load.batchId === batch.id).map(loadOf),
   }));
+}
+
+function loadOf({ id, number, jars, cannerId }: LoadRow) {
+  return { id, number, jars, ...(cannerId !== null && { cannerId }) };
 }
 
 export function eventOf({ id, loadId, type, at, detail }: EventRow): KitchenEvent {

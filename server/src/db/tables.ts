@@ -1,9 +1,14 @@
 import { DataTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize';
 import { type Batch } from '@hoddle/core/day/batch';
-import { type Canner } from '@hoddle/core/canner/canner';
+import { type Canner, type OwnJar } from '@hoddle/core/canner/canner';
+import { type Kitchen } from '@hoddle/contract/household';
+import { type LotChange } from '@hoddle/core/harvest/lotChange';
+import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
+import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
+import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 
 /** A table whose rows are plain values: what goes in is what comes out. */
@@ -16,6 +21,8 @@ export interface HouseholdRow {
   burners: number;
   demoOffsetMs: number | null;
   units: 'us' | 'metric';
+  kitchen: Kitchen | null;
+  ownJars: readonly OwnJar[];
 }
 export type BatchRow = Omit<Batch, 'uses' | 'loads' | 'ingredients'> & { ingredients: readonly string[] | null };
 export interface CheckedRowRow {
@@ -33,6 +40,7 @@ export interface LoadRow {
   batchId: string;
   number: number;
   jars: number;
+  cannerId: string | null;
 }
 export interface EventRow {
   id: string;
@@ -48,6 +56,11 @@ export interface Tables {
   households: Table<HouseholdRow>;
   canners: Table<Canner & { position: number }>;
   picks: Table<HarvestPick>;
+  lotChanges: Table<LotChange>;
+  plantings: Table<Planting>;
+  gardenLooks: Table<GardenLook>;
+  ownMeasures: Table<OwnMeasure>;
+  batchRecords: Table<BatchRecord>;
   batches: Table<BatchRow>;
   uses: Table<UseRow>;
   loads: Table<LoadRow>;
@@ -73,6 +86,8 @@ export function defineTables(sequelize: Sequelize): Tables {
       burners: INTEGER,
       demoOffsetMs: BIGINT,
       units: STRING,
+      kitchen: JSON,
+      ownJars: JSON,
     }),
     canners: table('canners', {
       id,
@@ -84,15 +99,65 @@ export function defineTables(sequelize: Sequelize): Tables {
       rackHeightIn: DOUBLE,
       declaredQuarts: INTEGER,
       declaredPints: INTEGER,
+      alsoBoilingWater: BOOLEAN,
+      declaredHalfPints: INTEGER,
+      layers: INTEGER,
+      burnerWatts: DOUBLE,
+      electric: BOOLEAN,
+      testFits: JSON,
     }),
     picks: table('picks', {
       id,
       crop: STRING,
       massKg: DOUBLE,
       softKg: DOUBLE,
+      ripeness: STRING,
       place: STRING,
       pickedAt: BIGINT,
       told: STRING,
+      source: STRING,
+      plantingId: STRING,
+    }),
+    lotChanges: table('lot_changes', {
+      id,
+      pickId: STRING,
+      part: STRING,
+      from: STRING,
+      kind: STRING,
+      to: STRING,
+      massKg: DOUBLE,
+      at: BIGINT,
+    }),
+    plantings: table('plantings', {
+      id,
+      name: STRING,
+      crop: STRING,
+      count: DOUBLE,
+      unit: STRING,
+      firstWeek: INTEGER,
+      peakWeek: INTEGER,
+      lastWeek: INTEGER,
+      usualKg: DOUBLE,
+    }),
+    gardenLooks: table('garden_looks', { id, plantingId: STRING, kind: STRING, at: BIGINT }),
+    ownMeasures: table('own_measures', {
+      crop: { type: STRING, primaryKey: true },
+      measure: { type: STRING, primaryKey: true },
+      massKg: DOUBLE,
+    }),
+    batchRecords: table('batch_records', {
+      id,
+      batchId: STRING,
+      product: STRING,
+      crop: STRING,
+      massKg: DOUBLE,
+      waterMl: DOUBLE,
+      sugarKg: DOUBLE,
+      jars: JSON,
+      partJar: JSON,
+      madeAt: BIGINT,
+      note: STRING,
+      learnFrom: BOOLEAN,
     }),
     batches: table('batches', {
       id,
@@ -112,7 +177,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       massKg: DOUBLE,
       softKg: DOUBLE,
     }),
-    loads: table('loads', { id, batchId: STRING, number: INTEGER, jars: INTEGER }),
+    loads: table('loads', { id, batchId: STRING, number: INTEGER, jars: INTEGER, cannerId: STRING }),
     events: table('kitchen_events', { id, loadId: STRING, type: STRING, at: BIGINT, detail: JSON }),
     lots: table('jar_lots', {
       id,

@@ -1,9 +1,15 @@
 import * as v from 'valibot';
 import { HouseholdState } from '@hoddle/contract/householdState';
-import { onHand } from '@hoddle/core/harvest/onHand';
+import { timedUses } from '@hoddle/core/day/timedUses';
+import { type ProduceId } from '@hoddle/core/handbook/produce';
+import { type ProductId } from '@hoddle/core/handbook/products';
+import { onHand, overdrawnKg } from '@hoddle/core/harvest/onHand';
 import { loadState } from '@hoddle/core/kitchen/loadState';
 import { jarsInLot } from '@hoddle/core/pantry/jarLot';
 import { checkHouseholdSource } from '@hoddle/core/process/checkHouseholdSource';
+import { checkRecord } from '@hoddle/core/yields/checkRecord';
+import { learnYields } from '@hoddle/core/yields/yieldModel';
+import { yieldRange } from '@hoddle/core/yields/yieldRange';
 import { demoStart, fennickHollow } from './fennickHollow';
 
 const LB = 0.45359237;
@@ -24,21 +30,33 @@ test.each([
 });
 
 test('the demo household is one that the API would take, with the produce it is to have on hand', () => {
-  const { demoNow, picks, batches, ...rest } = fennickHollow(new Date(2026, 2, 3));
-  v.parse(HouseholdState, { now: demoNow, demoOffsetMs: 0, picks, batches, ...rest });
+  const { demoNow, picks, batches, lotChanges, ...rest } = fennickHollow(new Date(2026, 2, 3));
+  v.parse(HouseholdState, { now: demoNow, demoOffsetMs: 0, picks, batches, lotChanges, ...rest });
   for (const source of rest.sources) expect(checkHouseholdSource(source)).toEqual({ kind: 'accepted' });
-  const pounds = onHand(
-    picks,
-    batches.flatMap(({ uses }) => uses),
-  ).map((lot) => [lot.crop, lot.ripeness, Math.round(lot.massKg / LB)]);
-  expect(pounds).toEqual(
-    expect.arrayContaining([
-      ['tomato-paste', 'sound', 56],
-      ['tomato-paste', 'soft', 12],
-      ['damson', 'sound', 19],
-      ['bean-snap', 'sound', 9],
-    ]),
-  );
+  expect(overdrawnKg(picks, timedUses(batches), lotChanges)).toBeCloseTo(0, 6);
+  const pounds = onHand(picks, timedUses(batches), lotChanges).map((lot) => [
+    lot.crop,
+    lot.ripeness,
+    Math.round(lot.massKg / LB),
+  ]);
+  expect(pounds.sort()).toEqual([
+    ['bean-snap', 'ripe', 9],
+    ['damson', 'ripe', 19],
+    ['tomato-paste', 'ripe', 56],
+    ['tomato-paste', 'soft', 12],
+  ]);
+});
+
+test('its records are ones that can be: sauce about 15 % fewer jars than printed, damson jam about 8 % more', () => {
+  const { demoNow, batchRecords } = fennickHollow(new Date(2026, 2, 3));
+  const learned = learnYields(batchRecords, demoNow);
+  for (const record of batchRecords) expect(checkRecord(record)).toEqual({ kind: 'likely' });
+  const jarsAgainstPrint = (product: ProductId, crop: ProduceId) => {
+    const { basis, lbPerQuart } = yieldRange(product, crop, learned)!;
+    return basis.printedLbPerQuart / lbPerQuart.p50;
+  };
+  expect(jarsAgainstPrint('tomato-sauce-thin', 'tomato-paste')).toBeCloseTo(0.85, 1);
+  expect(jarsAgainstPrint('jam-with-pectin', 'damson')).toBeGreaterThan(1.02);
 });
 
 test('its history breaks no rule: every load fully boiled, no lot below none, no movement in the future', () => {
@@ -47,7 +65,7 @@ test('its history breaks no rule: every load fully boiled, no lot below none, no
     for (const load of batch.loads) {
       const own = events.filter((event) => event.loadId === load.id);
       expect(loadState({ jars: load.jars, processMinutes: batch.processMinutes }, own)).toMatchObject({
-        phase: 'cooling',
+        phase: own.some(({ type }) => type === 'seal-checked') ? 'checked' : 'cooling',
         outOfPlace: [],
       });
     }

@@ -1,21 +1,33 @@
 import { format, isSaturday, lastDayOfMonth, previousSaturday, set, subDays } from 'date-fns';
-import { v5 as uuidV5 } from 'uuid';
 import { type CheckedRow } from '@hoddle/contract/checkedRow';
 import { type Household } from '@hoddle/contract/household';
 import { type Batch } from '@hoddle/core/day/batch';
+import { type LotChange } from '@hoddle/core/harvest/lotChange';
+import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
+import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
 import { bestBy } from '@hoddle/core/pantry/keepsUntil';
 import { findProcess } from '@hoddle/core/process/findProcess';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
+import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
+import { demoGarden, plantingOf } from './demoGarden';
+import { idOf } from './demoIds';
+import { demoCanners, demoKitchen } from './demoKitchen';
+import { demoSeasons } from './demoSeasons';
 
 /** A household to try Hoddle with. Everything in it is invented. */
 export interface DemoHousehold {
   readonly household: Household;
   readonly demoNow: number;
   readonly picks: HarvestPick[];
+  readonly lotChanges: LotChange[];
+  readonly plantings: Planting[];
+  readonly gardenLooks: GardenLook[];
+  readonly ownMeasures: OwnMeasure[];
+  readonly batchRecords: BatchRecord[];
   readonly batches: Batch[];
   readonly events: KitchenEvent[];
   readonly lots: JarLot[];
@@ -24,15 +36,9 @@ export interface DemoHousehold {
   readonly sources: HouseholdSource[];
 }
 
-const NAMESPACE = '3f6c6a1e-8f0e-5c7b-9a51-6a1d2f4e7b90';
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
 const DAY = 24 * HOUR;
-
-/** The same words give the same id, so that seeding twice makes the same household. */
-function idOf(words: string): string {
-  return uuidV5(words, NAMESPACE);
-}
 
 /** 7:40 on the last Saturday of August of the year of `now`, in the machine's time zone. */
 export function demoStart(now: Date): Date {
@@ -46,6 +52,7 @@ export function fennickHollow(now: Date): DemoHousehold {
   const demoNow = demoStart(now).getTime();
   const canner = idOf('Big enamel');
   const lastNight = damsonsOfLastNight(demoNow, canner);
+  const seasons = demoSeasons(demoNow, canner);
   const { lots, movements } = lastYearsJars(demoNow);
   return {
     demoNow,
@@ -54,25 +61,22 @@ export function fennickHollow(now: Date): DemoHousehold {
       altitudeFt: 3_420,
       units: 'us',
       burners: 4,
-      canners: [
-        {
-          id: canner,
-          name: 'Big enamel',
-          method: 'boiling-water',
-          insideDiameterIn: 13.25,
-          insideHeightIn: 10.5,
-          rackHeightIn: 0.6,
-          declaredQuarts: 7,
-          declaredPints: 9,
-        },
-      ],
+      canners: demoCanners(canner),
+      kitchen: demoKitchen(),
+      ownJars: [],
     },
     picks: [
+      ...seasons.picks,
       pick('tomato-paste', 68, 12, 'cool', demoNow - 40 * MINUTE),
       pick('damson', 28, 0, 'cool', demoNow - 3 * DAY),
       pick('bean-snap', 9, 0, 'refrigerator', demoNow - 4 * DAY),
     ],
-    ...lastNight,
+    lotChanges: seasons.lotChanges,
+    ...demoGarden(),
+    ownMeasures: [{ crop: 'tomatillo', measure: 'colander', massKg: 3.5 * KG_PER_LB }],
+    batches: [...seasons.batches, ...lastNight.batches],
+    events: [...seasons.events, ...lastNight.events],
+    batchRecords: seasons.batchRecords,
     lots,
     movements,
     checkedRows: checkedInSpring(demoNow),
@@ -126,9 +130,12 @@ function pick(
     crop,
     massKg: lb * KG_PER_LB,
     softKg: softLb * KG_PER_LB,
+    ripeness: 'ripe',
     place,
     pickedAt,
     told: `${lb} lb`,
+    source: 'garden',
+    plantingId: plantingOf(crop),
   };
 }
 

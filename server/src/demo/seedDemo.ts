@@ -23,7 +23,7 @@ const { tables } = db;
 const isNew = (await tables.picks.count()) === 0 && (await tables.lots.count()) === 0;
 if (isNew) {
   const now = new Date();
-  const { household, demoNow, picks, batches, events, lots, movements, checkedRows, sources } = fennickHollow(now);
+  const { household, demoNow, batches, events, lots, ...rest } = fennickHollow(now);
   const { canners, ...settings } = household;
   await db.write(async (transaction) => {
     const demoOffsetMs = demoNow - now.getTime();
@@ -32,21 +32,26 @@ if (isNew) {
       canners.map((canner, position) => ({ ...canner, position })),
       { transaction },
     );
-    await tables.picks.bulkCreate(picks, { transaction });
+    await tables.plantings.bulkCreate(rest.plantings, { transaction });
+    await tables.gardenLooks.bulkCreate(rest.gardenLooks, { transaction });
+    await tables.picks.bulkCreate(rest.picks, { transaction });
+    await tables.lotChanges.bulkCreate(rest.lotChanges, { transaction });
+    await tables.ownMeasures.bulkCreate(rest.ownMeasures, { transaction });
     for (const batch of batches) {
       const { uses: _, loads: __, ingredients = null, ...row } = batch;
       await tables.batches.create({ ...row, ingredients }, { transaction });
       await insertParts(tables, batch, transaction);
     }
+    await tables.batchRecords.bulkCreate(rest.batchRecords, { transaction });
     const rows = events.map(({ id, loadId, type, at, ...detail }) => ({ id, loadId, type, at, detail }));
     await tables.events.bulkCreate(rows, { transaction });
     await tables.lots.bulkCreate(
       lots.map((lot) => ({ ...lot, loadId: null })),
       { transaction },
     );
-    await tables.movements.bulkCreate(movements, { transaction });
-    await tables.checkedRows.bulkCreate(checkedRows, { transaction });
-    await tables.sources.bulkCreate(sources, { transaction });
+    await tables.movements.bulkCreate(rest.movements, { transaction });
+    await tables.checkedRows.bulkCreate(rest.checkedRows, { transaction });
+    await tables.sources.bulkCreate(rest.sources, { transaction });
   });
 }
 await db.close();

@@ -2,17 +2,14 @@ import { Router } from 'express';
 import * as v from 'valibot';
 import { BatchSchema } from '@hoddle/contract/batch';
 import { type Batch } from '@hoddle/core/day/batch';
-import { onHand } from '@hoddle/core/harvest/onHand';
 import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
 import { findProcess, type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { insertParts } from '../db/insertParts';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
+import { CRUMB_KG, lotsOf, readBook } from '../db/produceBook';
 import { readBatches, readPages } from '../db/readState';
 import { Problem } from '../problem';
-
-/** Kilograms that rounding of pounds may take beyond what is there. */
-const CRUMB_KG = 0.01;
 
 /** Batches: planned once, with their loads and what they take from picks; given up as long as no load has begun. */
 export function batchesRoute(db: Database): Router {
@@ -60,16 +57,14 @@ function keepBatch(db: Database, batch: Batch): Promise<boolean> {
   return db.write(async (transaction) => {
     const isNew = await keepOnce(tables.batches, row, transaction);
     if (!isNew) return false;
-    const picks = (await tables.picks.findAll({ transaction })).map((kept) => kept.get({ plain: true }));
-    const taken = (await tables.uses.findAll({ transaction })).map((kept) => kept.get({ plain: true }));
     for (const use of uses) {
-      const left = onHand(picks, taken).filter((lot) => lot.pickId === use.pickId);
+      const left = lotsOf(await readBook(tables, use.pickId, transaction));
       const leftKg = left.reduce((sum, lot) => sum + lot.massKg, 0);
       if (use.massKg > leftKg + CRUMB_KG) {
         throw new Problem(
           409,
           'not-on-hand',
-          'Part of that produce is gone: another batch has taken it. Plan again with what is left.',
+          'Part of that produce is gone: it was used in another way. Plan again with what is left.',
         );
       }
     }

@@ -14,16 +14,18 @@ export function householdRoute(db: Database, clock: Clock): Router {
       res.json(await readState(db, clock));
     })
     .put('/household', async (req, res) => {
-      const { canners, ...household } = v.parse(Household, req.body);
+      const { canners, kitchen, ownJars, ...household } = v.parse(Household, req.body);
+      // A page of an older version does not know of these: what was kept stays.
+      const told = { ...('kitchen' in req.body && { kitchen }), ...('ownJars' in req.body && { ownJars }) };
       await db.write(async (transaction) => {
-        await db.tables.households.update(household, { where: { id: 1 }, transaction });
+        await db.tables.households.update({ ...household, ...told }, { where: { id: 1 }, transaction });
         await db.tables.canners.destroy({ where: {}, transaction });
         await db.tables.canners.bulkCreate(
           canners.map((canner, position) => ({ ...canner, position })),
           { transaction },
         );
       });
-      res.json({ ...household, canners });
+      res.json({ kitchen, ownJars, ...household, canners });
     })
     .put('/clock', async (req, res) => {
       const { offsetMs } = v.parse(ClockSchema, req.body);

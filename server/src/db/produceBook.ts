@@ -1,0 +1,41 @@
+import { type Transaction } from 'sequelize';
+import { type LotChange } from '@hoddle/core/harvest/lotChange';
+import { type Lot, onHand, overdrawnKg, type TimedUse } from '@hoddle/core/harvest/onHand';
+import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
+import { type Tables } from './tables';
+
+/** All that was entered of one pick, as it stands in a transaction. */
+export interface ProduceBook {
+  readonly pick: HarvestPick | undefined;
+  readonly uses: readonly TimedUse[];
+  readonly changes: readonly LotChange[];
+}
+
+/** Kilograms that rounding of pounds may take beyond what is there. */
+export const CRUMB_KG = 0.01;
+
+export async function readBook(tables: Tables, pickId: string, transaction: Transaction): Promise<ProduceBook> {
+  const where = { pickId };
+  const uses = (await tables.uses.findAll({ where, transaction })).map((row) => row.get({ plain: true }));
+  const ids = uses.map(({ batchId }) => batchId);
+  const batches = (await tables.batches.findAll({ where: { id: ids }, transaction })).map((row) =>
+    row.get({ plain: true }),
+  );
+  const changes = await tables.lotChanges.findAll({ where, order: [['at', 'ASC']], transaction });
+  const startOf = new Map(batches.map(({ id, startAt }) => [id, startAt]));
+  return {
+    pick: (await tables.picks.findByPk(pickId, { transaction }))?.get({ plain: true }),
+    uses: uses.map((use) => ({ ...use, at: startOf.get(use.batchId) })),
+    changes: changes.map((row) => row.get({ plain: true })),
+  };
+}
+
+/** What is still there of the pick, lot by lot. */
+export function lotsOf({ pick, uses, changes }: ProduceBook): Lot[] {
+  return pick ? onHand([pick], uses, changes) : [];
+}
+
+/** How much more of the pick was taken than there was. */
+export function overdrawnOf({ pick, uses, changes }: ProduceBook): number {
+  return pick ? overdrawnKg([pick], uses, changes) : 0;
+}
