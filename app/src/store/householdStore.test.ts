@@ -1,28 +1,19 @@
-import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { v7 as uuidV7 } from 'uuid';
+import { EMPTY_HOUSEHOLD } from './emptyHousehold';
 import { useHouseholdStore } from './householdStore';
 
-const empty: HouseholdState = {
-  now: 0,
-  demoOffsetMs: null,
-  household: { name: '', altitudeFt: null, units: 'us', burners: 4, canners: [] },
-  picks: [],
-  batches: [],
-  events: [],
-  lots: [],
-  movements: [],
-  checkedRows: [],
-  sources: [],
-};
 const basket = (): HarvestPick => ({
   id: uuidV7(),
   crop: 'damson',
   massKg: 3,
   softKg: 0,
+  ripeness: 'ripe',
   place: 'cool',
   pickedAt: Date.UTC(2026, 7, 29),
   told: '3 kg',
+  source: 'garden',
+  plantingId: null,
 });
 
 /** A server in a few lines: keeps picks, and can be out of reach or say no. */
@@ -32,7 +23,7 @@ function pretendServer() {
   const reply = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body });
   globalThis.fetch = jest.fn(async (_address: string, init: { method: string; body?: string }) => {
     if (!server.reachable) throw new TypeError('network');
-    if (init.method === 'GET') return reply(200, { ...empty, picks: [...kept] });
+    if (init.method === 'GET') return reply(200, { ...EMPTY_HOUSEHOLD, picks: [...kept] });
     server.posts += 1;
     if (server.refuses) return reply(409, { error: { code: 'no', message: 'Not this one.' } });
     const pick = JSON.parse(init.body ?? '') as HarvestPick;
@@ -45,8 +36,8 @@ function pretendServer() {
 beforeEach(() => {
   jest.useFakeTimers();
   useHouseholdStore.setState({
-    server: empty,
-    state: empty,
+    server: EMPTY_HOUSEHOLD,
+    state: EMPTY_HOUSEHOLD,
     waiting: [],
     refused: undefined,
     noSignalSince: undefined,

@@ -1,8 +1,11 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { v7 as uuidV7 } from 'uuid';
+import { type Household } from '@hoddle/contract/household';
+import { USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { fetchState, moveDemoClock, send } from './api';
+import { EMPTY_HOUSEHOLD } from './emptyHousehold';
 import { applyWrite, type Write } from './write';
 
 export interface WaitingWrite {
@@ -31,15 +34,40 @@ const RETRY_MS = 3_000;
 
 type Kept = Pick<HouseholdStore, 'server' | 'waiting'>;
 
-/** What a browser kept before the household had its own part of the handbook. What waits to be sent is kept as it is. */
-function withHandbook({ server, waiting }: Kept): Kept {
+/**
+ * What a browser kept under an older version of the page: what has come since is empty until the server tells it. What
+ * waits to be sent is kept as it is.
+ */
+function broughtUp({ server, waiting }: Kept): Kept {
   if (!server) return { server, waiting };
-  const household = { ...server.household, units: server.household.units ?? 'us' };
-  return {
-    server: { ...server, household, checkedRows: server.checkedRows ?? [], sources: server.sources ?? [] },
-    waiting,
-  };
+  const household = householdUp(server.household);
+  const picks = server.picks.map((pick) => ({ ...NEW_IN_A_PICK, ...pick }));
+  const mended = waiting.map(({ id, write }): WaitingWrite => {
+    return { id, write: write.kind === 'household' ? { ...write, household: householdUp(write.household) } : write };
+  });
+  return { server: { ...EMPTY_HOUSEHOLD, ...server, household, picks }, waiting: mended };
 }
+
+/** Settings as an older page kept them, with what has come since. */
+function householdUp(kept: Household): Household {
+  const canners = kept.canners.map((canner: Partial<Canner> & Pick<Canner, 'declaredPints'>) => {
+    return { ...NEW_IN_A_CANNER, declaredHalfPints: canner.declaredPints, ...canner } as Canner;
+  });
+  return { ...EMPTY_HOUSEHOLD.household, ...kept, canners };
+}
+
+type Canner = Household['canners'][number];
+
+const NEW_IN_A_CANNER = {
+  alsoBoilingWater: false,
+  layers: 1,
+  burnerWatts: USUAL_BURNER_WATTS,
+  electric: false,
+  testFits: [],
+} as const;
+
+/** What a pick did not tell before the garden was set up. */
+const NEW_IN_A_PICK = { ripeness: 'ripe', source: 'garden', plantingId: null } as const;
 
 function laidOver(server: HouseholdState | undefined, waiting: readonly WaitingWrite[]): HouseholdState | undefined {
   return server && waiting.reduce((state, { write }) => applyWrite(state, write), server);
@@ -67,8 +95,8 @@ export const useHouseholdStore = create<HouseholdStore>()(
     }),
     {
       name: 'hoddle',
-      version: 2,
-      migrate: (kept) => withHandbook(kept as Kept),
+      version: 4,
+      migrate: (kept) => broughtUp(kept as Kept),
       storage: createJSONStorage(() => localStorage),
       partialize: ({ server, waiting }) => ({ server, waiting }),
       onRehydrateStorage: () => (store) => {

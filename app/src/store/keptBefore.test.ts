@@ -7,13 +7,13 @@ const KEPT = {
       now: 5,
       demoOffsetMs: null,
       household: { name: 'Home', altitudeFt: 3_420, burners: 4, canners: [] },
-      picks: [],
+      picks: [{ id: 'p', crop: 'damson', massKg: 3, softKg: 0, place: 'cool', pickedAt: 1, told: '3 kg' }],
       batches: [],
       events: [],
       lots: [],
       movements: [],
     },
-    waiting: [{ id: 'w', write: { kind: 'pick-struck', pickId: 'p' } }],
+    waiting: [{ id: 'w', write: { kind: 'batch-struck', batchId: 'b' } }],
   },
   version: 1,
 };
@@ -23,6 +23,13 @@ test('what an older page kept is read by this one, and what waited still waits',
   await useHouseholdStore.persist.rehydrate();
   expect(useHouseholdStore.getState()).toMatchObject({
     waiting: KEPT.state.waiting,
-    state: { household: { name: 'Home', units: 'us' }, checkedRows: [], sources: [] },
+    state: {
+      household: { name: 'Home', units: 'us' },
+      picks: [{ id: 'p', ripeness: 'ripe', source: 'garden', plantingId: null }],
+      checkedRows: [],
+      sources: [],
+      plantings: [],
+      batchRecords: [],
+    },
   });
 });

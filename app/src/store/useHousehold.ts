@@ -1,13 +1,15 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { useEffect, useState } from 'react';
 import { useHouseholdStore } from './householdStore';
 
 /** The state a screen shows. Screens are only drawn once there is one. */
-export function useHousehold(): Omit<HouseholdState, 'batches' | 'events'> & {
+export function useHousehold(): Omit<HouseholdState, 'batches' | 'events' | 'batchRecords'> & {
   batches: Batch[];
   events: KitchenEvent[];
+  batchRecords: BatchRecord[];
 } {
   const state = useHouseholdStore((store) => store.state);
   if (!state) throw new Error('a screen was drawn before the household was there');

@@ -1,8 +1,13 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
+import { type LotChange } from '@hoddle/core/harvest/lotChange';
+import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
+import { type Planting } from '@hoddle/core/harvest/planting';
 import { jarsInLot } from '@hoddle/core/pantry/jarLot';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
+import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import fc from 'fast-check';
+import { EMPTY_HOUSEHOLD } from './emptyHousehold';
 import { applyWrite, requestOf, wordsOf, type Write } from './write';
 
 const HOUR = 60 * 60_000;
@@ -45,13 +50,78 @@ const source: HouseholdSource = {
   bands: [{ upToFt: 6_000, minutes: 30 }],
 };
 
-/** The path of one load, as it is entered. */
+const pick: HarvestPick = {
+  id: 'pick',
+  crop: 'tomato-paste',
+  massKg: 30,
+  softKg: 5,
+  ripeness: 'ripe',
+  place: 'cool',
+  pickedAt: START,
+  told: '66 lb',
+  source: 'garden',
+  plantingId: null,
+};
+const planting: Planting = {
+  id: 'bed',
+  name: 'South bed',
+  crop: 'tomato-paste',
+  count: 60,
+  unit: 'plants',
+  firstWeek: 30,
+  peakWeek: 35,
+  lastWeek: 40,
+  usualKg: null,
+};
+const change: LotChange = {
+  id: 'change',
+  pickId: 'pick',
+  part: 'sound',
+  from: 'cool',
+  kind: 'moved',
+  to: 'freezer',
+  massKg: 4,
+  at: START,
+};
+const record: BatchRecord = {
+  id: 'record',
+  batchId: 'batch',
+  product: 'tomatoes-crushed',
+  crop: 'tomato-paste',
+  massKg: 10,
+  waterMl: 0,
+  sugarKg: 0,
+  jars: [{ jar: 'quart', count: 7 }],
+  partJar: null,
+  madeAt: START,
+  note: '',
+  learnFrom: true,
+};
+
+/** The path of a pick and of one load, as it is entered. */
 const PATH: readonly Write[] = [
-  { kind: 'household', household: { name: 'Home', altitudeFt: 3_420, units: 'us', burners: 4, canners: [] } },
+  {
+    kind: 'household',
+    household: {
+      name: 'Home',
+      altitudeFt: 3_420,
+      units: 'us',
+      burners: 4,
+      canners: [],
+      kitchen: EMPTY_HOUSEHOLD.household.kitchen,
+      ownJars: [],
+    },
+  },
   {
     kind: 'pick',
-    pick: { id: 'pick', crop: 'tomato-paste', massKg: 30, softKg: 5, place: 'cool', pickedAt: START, told: '66 lb' },
+    pick,
   },
+  { kind: 'pick-corrected', pick: { ...pick, massKg: 31 } },
+  { kind: 'planting', planting },
+  { kind: 'look', look: { id: 'look', plantingId: 'bed', kind: 'nothing-ripe', at: START } },
+  { kind: 'lot-change', change },
+  { kind: 'own-measure', measure: { crop: 'tomatillo', measure: 'colander', massKg: 1.5 } },
+  { kind: 'batch-record', record },
   { kind: 'batch', batch },
   { kind: 'event', event: { id: 'in', loadId: 'load', type: 'load-started', jars: 3, at: at(0) } },
   { kind: 'event', event: { id: 'boil', loadId: 'load', type: 'boil-reached', at: at(0.5) } },
@@ -63,18 +133,7 @@ const PATH: readonly Write[] = [
   { kind: 'source', source },
 ];
 
-const empty: HouseholdState = {
-  now: START,
-  demoOffsetMs: null,
-  household: { name: '', altitudeFt: null, units: 'us', burners: 4, canners: [] },
-  picks: [],
-  batches: [],
-  events: [],
-  lots: [],
-  movements: [],
-  checkedRows: [],
-  sources: [],
-};
+const empty = { ...EMPTY_HOUSEHOLD, now: START };
 
 test('the path of a load shows on the screen as the server will have it', () => {
   const state = PATH.reduce(applyWrite, empty);
@@ -91,10 +150,14 @@ test('what is entered twice, or sent again, shows once', () => {
     events: [...state.events].sort((a, b) => a.at - b.at),
     lots: [...state.lots].sort((a, b) => a.id.localeCompare(b.id)),
   });
+  // A pick and its correction are of one row: the last one sent stands, and the queue keeps their order.
   const whole = sorted(PATH.reduce(applyWrite, empty));
   fc.assert(
     fc.property(fc.array(fc.nat(PATH.length - 1), { maxLength: 12 }), (again) => {
-      const state = again.map((i) => PATH[i]!).reduce(applyWrite, PATH.reduce(applyWrite, empty));
+      const state = again
+        .map((i) => PATH[i]!)
+        .filter(({ kind }) => kind !== 'pick')
+        .reduce(applyWrite, PATH.reduce(applyWrite, empty));
       expect(sorted(state)).toEqual(whole);
     }),
   );
@@ -112,6 +175,19 @@ test('striking out undoes a pick and a batch, and nothing else', () => {
     check: { rowId: 'row', checkedOn: null },
   });
   expect(bare).toEqual({ ...state, sources: [], checkedRows: [] });
+  const strikes: Write[] = [
+    { kind: 'lot-change-struck', changeId: 'change' },
+    { kind: 'planting-struck', plantingId: 'bed' },
+    { kind: 'batch-record-struck', recordId: 'record' },
+  ];
+  expect(strikes.reduce(applyWrite, state)).toEqual({
+    ...state,
+    lotChanges: [],
+    plantings: [],
+    gardenLooks: [],
+    batchRecords: [],
+  });
+  expect(applyWrite(state, { kind: 'look-struck', lookId: 'look' })).toEqual({ ...state, gardenLooks: [] });
 });
 
 test('every write has an address and words of its own', () => {
@@ -120,10 +196,14 @@ test('every write has an address and words of its own', () => {
     { kind: 'batch-struck', batchId: 'b' },
     { kind: 'pick-struck', pickId: 'p' },
     { kind: 'source-struck', sourceId: 's' },
+    { kind: 'lot-change-struck', changeId: 'c' },
+    { kind: 'planting-struck', plantingId: 'p' },
+    { kind: 'look-struck', lookId: 'l' },
+    { kind: 'batch-record-struck', recordId: 'r' },
   ];
   for (const write of all) {
     expect(requestOf(write).path).toMatch(
-      /^\/(household|picks|batches|kitchen\/events|movements|checked-rows|sources)/,
+      /^\/(household|picks|batches|kitchen\/events|movements|checked-rows|sources|lot-changes|plantings|garden-looks|own-measures|batch-records)/,
     );
     expect(wordsOf(write)).not.toBe('');
   }

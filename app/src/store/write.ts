@@ -2,11 +2,15 @@ import { type CheckRequest } from '@hoddle/contract/checkedRow';
 import { type Household } from '@hoddle/contract/household';
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
+import { type LotChange } from '@hoddle/core/harvest/lotChange';
+import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
+import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { loadState } from '@hoddle/core/kitchen/loadState';
 import { type Movement } from '@hoddle/core/pantry/jarLot';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
+import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 
 /** Something entered here that the server is to keep. It can be sent twice without harm. */
@@ -14,6 +18,16 @@ export type Write =
   | { kind: 'household'; household: Household }
   | { kind: 'pick'; pick: HarvestPick }
   | { kind: 'pick-struck'; pickId: string }
+  | { kind: 'pick-corrected'; pick: HarvestPick }
+  | { kind: 'lot-change'; change: LotChange }
+  | { kind: 'lot-change-struck'; changeId: string }
+  | { kind: 'planting'; planting: Planting }
+  | { kind: 'planting-struck'; plantingId: string }
+  | { kind: 'look'; look: GardenLook }
+  | { kind: 'look-struck'; lookId: string }
+  | { kind: 'own-measure'; measure: OwnMeasure }
+  | { kind: 'batch-record'; record: BatchRecord }
+  | { kind: 'batch-record-struck'; recordId: string }
   | { kind: 'batch'; batch: Batch }
   | { kind: 'batch-struck'; batchId: string }
   | { kind: 'event'; event: KitchenEvent }
@@ -37,6 +51,26 @@ export function requestOf(write: Write): WriteRequest {
       return { method: 'POST', path: '/picks', body: write.pick };
     case 'pick-struck':
       return { method: 'DELETE', path: `/picks/${write.pickId}` };
+    case 'pick-corrected':
+      return { method: 'PUT', path: `/picks/${write.pick.id}`, body: write.pick };
+    case 'lot-change':
+      return { method: 'POST', path: '/lot-changes', body: write.change };
+    case 'lot-change-struck':
+      return { method: 'DELETE', path: `/lot-changes/${write.changeId}` };
+    case 'planting':
+      return { method: 'PUT', path: `/plantings/${write.planting.id}`, body: write.planting };
+    case 'planting-struck':
+      return { method: 'DELETE', path: `/plantings/${write.plantingId}` };
+    case 'look':
+      return { method: 'POST', path: '/garden-looks', body: write.look };
+    case 'look-struck':
+      return { method: 'DELETE', path: `/garden-looks/${write.lookId}` };
+    case 'own-measure':
+      return { method: 'PUT', path: '/own-measures', body: write.measure };
+    case 'batch-record':
+      return { method: 'POST', path: '/batch-records', body: write.record };
+    case 'batch-record-struck':
+      return { method: 'DELETE', path: `/batch-records/${write.recordId}` };
     case 'batch':
       return { method: 'POST', path: '/batches', body: write.batch };
     case 'batch-struck':
@@ -63,6 +97,33 @@ export function applyWrite(state: HouseholdState, write: Write): HouseholdState 
       return { ...state, picks: withRow(state.picks, write.pick) };
     case 'pick-struck':
       return { ...state, picks: state.picks.filter((pick) => pick.id !== write.pickId) };
+    case 'pick-corrected':
+      return { ...state, picks: withRow(state.picks, write.pick) };
+    case 'lot-change':
+      return { ...state, lotChanges: withRow(state.lotChanges, write.change) };
+    case 'lot-change-struck':
+      return { ...state, lotChanges: state.lotChanges.filter(({ id }) => id !== write.changeId) };
+    case 'planting':
+      return { ...state, plantings: withRow(state.plantings, write.planting) };
+    case 'planting-struck':
+      return {
+        ...state,
+        plantings: state.plantings.filter(({ id }) => id !== write.plantingId),
+        gardenLooks: state.gardenLooks.filter(({ plantingId }) => plantingId !== write.plantingId),
+      };
+    case 'look':
+      return { ...state, gardenLooks: withRow(state.gardenLooks, write.look) };
+    case 'look-struck':
+      return { ...state, gardenLooks: state.gardenLooks.filter(({ id }) => id !== write.lookId) };
+    case 'own-measure':
+      return { ...state, ownMeasures: withMeasure(state.ownMeasures, write.measure) };
+    case 'batch-record':
+      return {
+        ...state,
+        batchRecords: withRow(state.batchRecords as BatchRecord[], write.record) as HouseholdState['batchRecords'],
+      };
+    case 'batch-record-struck':
+      return { ...state, batchRecords: state.batchRecords.filter(({ id }) => id !== write.recordId) };
     case 'batch':
       return { ...state, batches: withRow(state.batches as Batch[], write.batch) as HouseholdState['batches'] };
     case 'batch-struck':
@@ -87,6 +148,11 @@ function withRow<Row extends { id: string }>(rows: readonly Row[], row: Row): Ro
   return [...rows.filter(({ id }) => id !== row.id), row];
 }
 
+function withMeasure(measures: HouseholdState['ownMeasures'], measure: OwnMeasure) {
+  const others = measures.filter((each) => each.crop !== measure.crop || each.measure !== measure.measure);
+  return [...others, measure];
+}
+
 function withMark(rows: HouseholdState['checkedRows'], { rowId, checkedOn }: CheckRequest) {
   const others = rows.filter((row) => row.rowId !== rowId);
   return checkedOn === null ? others : [...others, { rowId, checkedOn }];
@@ -108,6 +174,15 @@ function withEvent(state: HouseholdState, event: KitchenEvent): HouseholdState {
   };
 }
 
+const LOT_CHANGE_WORDS: Readonly<Record<LotChange['kind'], string>> = {
+  eaten: 'eaten fresh',
+  'given-away': 'given away',
+  fed: 'fed to animals',
+  lost: 'lost',
+  moved: 'carried elsewhere',
+  softened: 'sorted out as soft',
+};
+
 /** A write in a few words, for the tag that waits on the line. */
 export function wordsOf(write: Write): string {
   switch (write.kind) {
@@ -117,6 +192,26 @@ export function wordsOf(write: Write): string {
       return write.pick.told;
     case 'pick-struck':
       return 'a pick struck out';
+    case 'pick-corrected':
+      return 'a pick corrected';
+    case 'lot-change':
+      return LOT_CHANGE_WORDS[write.change.kind];
+    case 'lot-change-struck':
+      return 'a change of a lot taken back';
+    case 'planting':
+      return write.planting.name;
+    case 'planting-struck':
+      return 'a bed struck out';
+    case 'look':
+      return write.look.kind === 'finished' ? 'a bed is done' : 'nothing ripe';
+    case 'look-struck':
+      return 'a look taken back';
+    case 'own-measure':
+      return `one ${write.measure.measure}`;
+    case 'batch-record':
+      return 'what a batch made';
+    case 'batch-record-struck':
+      return 'a batch’s jars struck out';
     case 'batch':
       return 'a batch';
     case 'batch-struck':

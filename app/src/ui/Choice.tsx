@@ -21,7 +21,7 @@ export function Choice<Value extends string>({ label, options, value, onChoose }
             role="radio"
             aria-checked={chosen}
             onPress={() => onChoose(option.value)}
-            className={`min-h-[50px] flex-1 items-center justify-center gap-1 rounded-key px-1 py-1 ${chosen ? 'bg-plate' : ''}`}
+            className={`min-h-[50px] shrink grow basis-auto items-center justify-center gap-1 rounded-key px-1 py-1 ${chosen ? 'bg-plate' : ''}`}
             style={chosen ? { boxShadow: '0 0 0 3px #1D3F8F' } : undefined}
           >
             {option.drawing}

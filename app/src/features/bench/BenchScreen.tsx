@@ -12,6 +12,7 @@ import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
 import { BenchTools } from './BenchTools';
+import { METHOD_NAMES } from './canners/methodNames';
 
 /** The sign of the kitchen: altitude, band, boiling point, canners; below it what stands on the board. */
 export function BenchScreen() {
@@ -58,8 +59,9 @@ function Sign() {
       )}
       {canners.map((canner) => (
         <Words key={canner.id}>
-          <Words weight={700}>{canner.name}</Words>: boiling water, {canner.declaredQuarts} quarts or{' '}
-          {canner.declaredPints} pints, {canner.insideDiameterIn} in wide, {canner.insideHeightIn} in deep
+          <Words weight={700}>{canner.name}</Words>: {METHOD_NAMES[canner.method].toLowerCase()},{' '}
+          {canner.declaredQuarts} quarts or {canner.declaredPints} pints, {canner.insideDiameterIn} in wide,{' '}
+          {canner.insideHeightIn} in deep
         </Words>
       ))}
       <Words tone="ink-2">
@@ -67,6 +69,7 @@ function Sign() {
         {burners} burners. {units === 'metric' ? 'Kilograms, metres, Celsius.' : 'Pounds, feet, Fahrenheit.'}
       </Words>
       <Key look="outline" words="Change" onPress={() => router.navigate('/bench/household')} />
+      <Key look="outline" words="Canners and the day" onPress={() => router.navigate('/bench/canners')} />
     </View>
   );
 }

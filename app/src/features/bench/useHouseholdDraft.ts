@@ -1,4 +1,5 @@
 import { type Household } from '@hoddle/contract/household';
+import { USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
 import { CANNERS } from '@hoddle/core/handbook/canners';
 import { altitudeFtFromMetres, HIGHEST_ALTITUDE_FT } from '@hoddle/core/measure/altitude';
 import { readNumber } from '@hoddle/core/measure/readNumber';
@@ -67,15 +68,24 @@ export function householdFrom(draft: HouseholdDraft, altitudeFt: number | null, 
   const known = before.canners[0];
   const measures = row ?? known ?? BOILING_CANNERS[0];
   if (!measures) throw new Error('the handbook has no canners');
+  const { insideDiameterIn, insideHeightIn, rackHeightIn } = measures;
   const canner: Household['canners'][number] = {
+    method: 'boiling-water',
+    alsoBoilingWater: false,
+    layers: 1,
+    burnerWatts: USUAL_BURNER_WATTS,
+    electric: false,
+    testFits: [],
+    // Another kind of canner is another vessel: what was told of the old one does not hold for it.
+    ...(row ? {} : known),
     id: known?.id ?? uuidV7(),
     name: draft.cannerName.trim() || 'Canner',
-    method: 'boiling-water',
-    insideDiameterIn: measures.insideDiameterIn,
-    insideHeightIn: measures.insideHeightIn,
-    rackHeightIn: measures.rackHeightIn,
+    insideDiameterIn,
+    insideHeightIn,
+    rackHeightIn,
     declaredQuarts: draft.quarts,
     declaredPints: draft.pints,
+    declaredHalfPints: row ? draft.pints : (known?.declaredHalfPints ?? draft.pints),
   };
   return {
     ...before,

@@ -63,10 +63,10 @@ export function LoadMapDrawing({ canner, jar, jars, places, hue, pxPerIn, number
           />
         ))}
       </G>
-      {loadMap(canner, jar, places).map(({ x, y, radiusIn }, i) => {
+      {loadMap(canner, jar, places, jars).map(({ x, y, radiusIn, spacer }, i) => {
         const at = { cx: cx + x * pxPerIn, cy: cy + y * pxPerIn };
         const r = radiusIn * pxPerIn;
-        if (i >= jars)
+        if (spacer)
           return (
             <Circle
               key={i}

@@ -1,6 +1,9 @@
 import { type Canner } from '@hoddle/core/canner/canner';
 import { capacityOf } from '@hoddle/core/canner/capacity';
+import { loadingOrder } from '@hoddle/core/canner/loadingOrder';
+import { loadMap } from '@hoddle/core/canner/loadMap';
 import { waterDepth } from '@hoddle/core/canner/waterDepth';
+import { waterLitres } from '@hoddle/core/canner/waterLitres';
 import { countJars, JARS } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { printFraction } from '@hoddle/core/measure/fraction';
@@ -10,6 +13,7 @@ import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { PHASE_WORDS } from '@/features/day/phaseWords';
+import { useDay } from '@/features/day/useDay';
 import { IN_CANNER, type RunningLoad, useLoad, useLoads } from '@/features/kitchen/useLoad';
 import { DosePart } from '@/features/process/DosePart';
 import { ProcessPart } from '@/features/process/ProcessPart';
@@ -47,19 +51,25 @@ function Load({ running }: { running: RunningLoad }) {
   const { household } = useHousehold();
   const [jars, setJars] = useState(state.jars);
   const product = productRow(batch.product);
-  const canner = household.canners.find(({ id }) => id === batch.cannerId);
-  const capacity = canner && capacityOf(canner, batch.jar);
+  const day = useDay();
+  const cannerId =
+    day?.loads.find(({ id }) => id === load.id)?.cannerId ?? state.cannerId ?? load.cannerId ?? batch.cannerId;
+  const canner = household.canners.find(({ id }) => id === cannerId);
+  const capacity = canner && capacityOf(canner, batch.jar, { method: batch.method, ownJars: household.ownJars });
   const places = capacity?.kind === 'holds' ? Math.max(capacity.jars, load.jars) : load.jars;
   const busy = useLoads().find(
     (other) =>
-      other.batch.cannerId === batch.cannerId && other.load.id !== load.id && IN_CANNER.includes(other.state.phase),
+      (other.state.cannerId ?? other.batch.cannerId) === cannerId &&
+      other.load.id !== load.id &&
+      IN_CANNER.includes(other.state.phase),
   );
   const pages = usePages();
   const row = findTestedRow(batch, pages);
   const planned = state.phase === 'planned';
   const toKitchen = () => router.navigate({ pathname: '/kitchen/[loadId]', params: { loadId: load.id } });
   const start = () => {
-    enter({ kind: 'event', event: { id: uuidV7(), loadId: load.id, at: householdNow(), type: 'load-started', jars } });
+    const told = { id: uuidV7(), loadId: load.id, at: householdNow(), type: 'load-started', jars, cannerId } as const;
+    enter({ kind: 'event', event: told });
     toKitchen();
   };
   return (
@@ -129,6 +139,8 @@ function LoadPlate({ canner, running: { batch }, jars, places, onJars }: LoadPla
   const depth = waterDepth(canner, batch.jar, batch.processMinutes);
   const pxPerIn = (width < 1000 ? Math.min(170, width * 0.45) : 230) / canner.insideDiameterIn;
   const spacers = places - jars;
+  const litres = waterLitres(canner, { ...batch, jars: places });
+  const order = loadingOrder(loadMap(canner, batch.jar, places, jars).slice(0, jars)).map((i) => i + 1);
   const { several } = JARS[batch.jar];
   return (
     <Plate className="gap-3">
@@ -164,6 +176,11 @@ function LoadPlate({ canner, running: { batch }, jars, places, onJars }: LoadPla
               ? 'Full: no spacers.'
               : `${spacers} ${spacers === 1 ? 'spacer' : 'spacers'}: jars of water, so that none tips.`}
           </Words>
+          {jars > 2 && (
+            <Words size="label" tone="ink-2">
+              Set in {order.join(', ')}: the rack hangs level.
+            </Words>
+          )}
         </View>
       </View>
       {depth.kind === 'fits' ? (
@@ -176,6 +193,11 @@ function LoadPlate({ canner, running: { batch }, jars, places, onJars }: LoadPla
             <Words>
               <Words weight={800}>{printFraction(depth.leastIn)} in</Words> of water in all
             </Words>
+            {litres !== undefined && (
+              <Words size="label" tone="ink-2">
+                About {Math.round(litres)} litres with the jars in it.
+              </Words>
+            )}
             {depth.startIn > depth.leastIn && (
               <Words size="label" tone="ink-2">
                 Start with {printFraction(depth.startIn)} in: it boils away in a long process.

@@ -2,24 +2,32 @@ import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { addHours, startOfHour, format } from 'date-fns';
 import { View } from 'react-native';
+import { useHousehold } from '@/store/useHousehold';
 import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { COLOURS, hueOfProduct } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { RowLink } from '@/ui/RowLink';
+import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
 import { PX_PER_MIN, stepLines, stoveLanes, yOf } from './stripLayout';
-import { type Day, type DayLoad } from './useDay';
+import { type DayLoad, type DayWithPlan } from './useDay';
 
 const MINUTE_MS = 60_000;
 const GUTTER_PX = 54;
 const STEPS_PX = 150;
+/** With two canners side by side the words have less room. */
+const NARROW_STEPS_PX = 138;
 const LANE_PX = 14;
 
 /** The day from top to bottom: clock, hands, pots on the stove, the canner with its loads, the likely end. */
-export function DayStrip({ day, now }: { day: Day; now: number }) {
+export function DayStrip({ day, now }: { day: DayWithPlan; now: number }) {
   const lanes = stoveLanes(day.tasks);
   const lanesWide = Math.max(1, ...lanes.map(({ lane }) => lane + 1));
-  const stoveX = GUTTER_PX + 16 + STEPS_PX;
+  const canners = useHousehold().household.canners.filter(({ id }) => day.loads.some((load) => load.cannerId === id));
+  const wide = useIsWide();
+  const stepsPx = canners.length > 1 && !wide ? NARROW_STEPS_PX : STEPS_PX;
+  const share = 100 / Math.max(1, canners.length);
+  const stoveX = GUTTER_PX + 16 + stepsPx;
   const cannerX = stoveX + lanesWide * (LANE_PX + 3) + 8;
   const minuteOf = (at: number) => (at - day.startAt) / MINUTE_MS;
   const endMin = minuteOf(day.lateAt);
@@ -34,9 +42,13 @@ export function DayStrip({ day, now }: { day: Day; now: number }) {
         <Words size="label" weight={700} className="absolute top-2" style={{ left: stoveX - 14 }}>
           Pots
         </Words>
-        <Words size="label" weight={700} className="absolute top-2" style={{ left: cannerX + 8 }}>
-          Canner
-        </Words>
+        <View className="absolute top-2 flex-row" style={{ left: cannerX, right: 12 }}>
+          {canners.map(({ id, name }) => (
+            <Words key={id} size="label" weight={700} numberOfLines={1} className="pl-2" style={{ width: `${share}%` }}>
+              {canners.length > 1 ? name : 'Canner'}
+            </Words>
+          ))}
+        </View>
       </View>
       <View style={{ height: yOf(endMin) + 34 }}>
         <Hours day={day} />
@@ -48,7 +60,7 @@ export function DayStrip({ day, now }: { day: Day; now: number }) {
                 style={{ left: GUTTER_PX, top: y, width: 11, height: Math.max(3, height - 2) }}
               />
             )}
-            <View className="absolute flex-row" style={{ left: GUTTER_PX + 16, top: wordsY, width: STEPS_PX + 4 }}>
+            <View className="absolute flex-row" style={{ left: GUTTER_PX + 16, top: wordsY, width: stepsPx + 4 }}>
               <Words
                 size="small"
                 weight={works ? 600 : 400}
@@ -79,8 +91,12 @@ export function DayStrip({ day, now }: { day: Day; now: number }) {
             .map(({ task, startMin, endMin: end }) => (
               <View
                 key={task.id}
-                className="absolute left-0 right-0 flex-row items-center justify-center gap-2 rounded-[6px] border-2 border-dashed border-heat"
-                style={{ top: yOf(startMin), height: (end - startMin) * PX_PER_MIN - 2 }}
+                className="absolute flex-row items-center justify-center gap-2 rounded-[6px] border-2 border-dashed border-heat"
+                style={{
+                  ...columnOf(task.cannerId, canners),
+                  top: yOf(startMin),
+                  height: (end - startMin) * PX_PER_MIN - 2,
+                }}
               >
                 <HeatSign phase="heating" size={20} />
                 <Words size="label" weight={600}>
@@ -89,7 +105,13 @@ export function DayStrip({ day, now }: { day: Day; now: number }) {
               </View>
             ))}
           {day.loads.map((load) => (
-            <LoadBlock key={load.id} load={load} day={day} />
+            <LoadBlock
+              key={load.id}
+              load={load}
+              number={day.loads.indexOf(load) + 1}
+              day={day}
+              column={columnOf(load.cannerId, canners)}
+            />
           ))}
         </View>
         <Finish day={day} />
@@ -99,7 +121,7 @@ export function DayStrip({ day, now }: { day: Day; now: number }) {
   );
 }
 
-function Hours({ day }: { day: Day }) {
+function Hours({ day }: { day: DayWithPlan }) {
   const first = addHours(startOfHour(day.startAt), 1).getTime();
   const count = Math.max(0, Math.floor((day.lateAt - first) / (60 * MINUTE_MS)) + 1);
   const hours = Array.from({ length: count }, (_, i) => first + i * 60 * MINUTE_MS);
@@ -132,8 +154,25 @@ function Hours({ day }: { day: Day }) {
   );
 }
 
+/** Where a canner's column begins and how wide it is, of the room there is for all. */
+function columnOf(cannerId: string | undefined, canners: readonly { readonly id: string }[]) {
+  const k = Math.max(
+    0,
+    canners.findIndex(({ id }) => id === cannerId),
+  );
+  const share = 100 / Math.max(1, canners.length);
+  return { left: `${k * share}%`, width: `${share - (canners.length > 1 ? 2 : 0)}%` } as const;
+}
+
+interface LoadBlockProps {
+  load: DayLoad;
+  number: number;
+  day: DayWithPlan;
+  column: ReturnType<typeof columnOf>;
+}
+
 /** One load in its canner: heats, boils, rests; the whole block opens the load. */
-function LoadBlock({ load, day }: { load: DayLoad; day: Day }) {
+function LoadBlock({ load, number, day, column }: LoadBlockProps) {
   const task = (kind: string) => day.tasks.find((entry) => entry.task.loadId === load.id && entry.task.kind === kind);
   const [loading, boil, rest] = [task('load'), task('process'), task('rest')];
   if (!loading || !boil || !rest) return null;
@@ -142,13 +181,13 @@ function LoadBlock({ load, day }: { load: DayLoad; day: Day }) {
   const done = load.phase === 'cooling' || load.phase === 'checked';
   const heatPx = (boil.startMin - loading.startMin) * PX_PER_MIN;
   const boilPx = (boil.endMin - boil.startMin) * PX_PER_MIN;
-  const words = `Load ${load.number}, ${jars} ${productRow(load.batch.product).name.toLowerCase()}: in at ${timeOf(loading.startMin)}, boils ${load.batch.processMinutes} min from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then 5 min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
+  const words = `Load ${number}, ${jars} ${productRow(load.batch.product).name.toLowerCase()}: in at ${timeOf(loading.startMin)}, boils ${load.batch.processMinutes} min from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then 5 min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
   return (
     <RowLink
       href={{ pathname: '/plan/load/[loadId]', params: { loadId: load.id } }}
       label={words}
-      className="absolute left-0 right-0"
-      style={{ top: yOf(loading.startMin), opacity: done ? 0.6 : 1 }}
+      className="absolute"
+      style={{ ...column, top: yOf(loading.startMin), opacity: done ? 0.6 : 1 }}
     >
       <View
         className="absolute bottom-0 left-0 top-0 w-[5px]"
@@ -159,7 +198,7 @@ function LoadBlock({ load, day }: { load: DayLoad; day: Day }) {
           <View className="flex-row items-center gap-1">
             <View className="h-[17px] w-[17px] items-center justify-center rounded-full bg-ink">
               <Words size="note" weight={700} tone="white">
-                {load.number}
+                {number}
               </Words>
             </View>
             <Words size="label" weight={700} numberOfLines={1} className="shrink" style={{ lineHeight: 17 }}>
@@ -207,7 +246,7 @@ function LoadBlock({ load, day }: { load: DayLoad; day: Day }) {
   );
 }
 
-function Finish({ day }: { day: Day }) {
+function Finish({ day }: { day: DayWithPlan }) {
   const y = yOf((day.likelyAt - day.startAt) / MINUTE_MS);
   const lateY = yOf((day.lateAt - day.startAt) / MINUTE_MS);
   return (

@@ -1,10 +1,14 @@
+import { type Canner } from '@hoddle/core/canner/canner';
+import { capacityOf } from '@hoddle/core/canner/capacity';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { useRouter } from 'expo-router';
+import { memo, useDeferredValue } from 'react';
 import { View } from 'react-native';
+import { LoadMapDrawing } from '@/features/canner/LoadMapDrawing';
 import { useHouseholdStore } from '@/store/householdStore';
-import { useNow } from '@/store/useHousehold';
-import { clockTime, clockTimeFrom, weekday } from '@/ui/clockWords';
+import { useHousehold, useNow } from '@/store/useHousehold';
+import { clockTimeFrom, weekday } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { JarTray } from '@/ui/JarTray';
@@ -14,12 +18,15 @@ import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { DayStrip } from './DayStrip';
+import { NotSoPart } from './NotSoPart';
 import { PHASE_WORDS } from './phaseWords';
-import { type Day, type DayLoad, useDay } from './useDay';
+import { SearchPart } from './SearchPart';
+import { type Day, type DayLoad, hasPlan, useDay } from './useDay';
 
 /** The preserving day: its strip, its loads, and where it stands. */
 export function PlanScreen() {
-  const day = useDay();
+  // A better plan is drawn in pieces between frames: the page never stalls while it searches.
+  const day = useDeferredValue(useDay());
   return day ? <PlannedDay day={day} /> : <NoDay />;
 }
 
@@ -38,12 +45,14 @@ function NoDay() {
   );
 }
 
-function PlannedDay({ day }: { day: Day }) {
+const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {
   const router = useRouter();
   const wide = useIsWide();
   const now = useNow(20_000);
-  const next = day.loads.find(({ phase }) => phase !== 'cooling' && phase !== 'checked');
+  const nextIndex = day.loads.findIndex(({ phase }) => phase !== 'cooling' && phase !== 'checked');
+  const next = day.loads[nextIndex];
   const count = `${day.loads.length} ${day.loads.length === 1 ? 'load' : 'loads'}`;
+  const planned = hasPlan(day) ? day : undefined;
   const open = () => {
     if (!next) return;
     if (next.phase === 'planned') router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: next.id } });
@@ -53,44 +62,65 @@ function PlannedDay({ day }: { day: Day }) {
     <Screen
       station="plan"
       title={`${weekday(day.startAt)}, ${count}`}
-      note={
-        next
-          ? `Likely ${clockTimeFrom(day.likelyAt, day.startAt)}, 9 in 10 by ${clockTimeFrom(day.lateAt, day.startAt)}`
-          : 'All loads are out of the canner.'
-      }
+      note={next ? finishWords(day) : 'All loads are out of the canner.'}
       bleed
       headSide={
-        next && (
+        next &&
+        planned && (
           <Key
-            words={next.phase === 'planned' ? (next.number === 1 ? 'Start' : `Load ${next.number}`) : 'Clock'}
+            words={next.phase === 'planned' ? (nextIndex === 0 ? 'Start' : `Load ${nextIndex + 1}`) : 'Clock'}
             onPress={open}
           />
         )
       }
     >
-      <Words size="label" tone="ink-2" className={`pb-2 ${wide ? 'px-8' : 'px-4'}`}>
-        Solid: your hands. Hollow: it waits.
-      </Words>
+      <View className={`pb-2 ${wide ? 'px-8' : 'px-4'}`}>
+        {next && <SearchPart day={day} />}
+        <NotSoPart day={day} />
+        {planned && (
+          <Words size="label" tone="ink-2">
+            Solid: your hands. Hollow: it waits.
+          </Words>
+        )}
+      </View>
       <View className={wide ? 'flex-row gap-8 px-8' : ''}>
-        <View className={wide ? 'w-[560px]' : ''}>
-          <DayStrip day={day} now={now} />
-        </View>
+        {planned && (
+          <View className={wide ? 'w-[560px]' : ''}>
+            <DayStrip day={planned} now={now} />
+          </View>
+        )}
         <View className={wide ? 'flex-1' : 'px-4 pt-4'}>
           <Heading className="pb-1">Loads</Heading>
-          {day.loads.map((load) => (
-            <LoadRow key={load.id} load={load} day={day} />
+          {day.loads.map((load, i) => (
+            <LoadRow key={load.id} load={load} number={i + 1} day={day} />
           ))}
+          <View className="gap-2 pt-3">
+            <Key look="outline" words="Before you start" onPress={() => router.navigate('/plan/before')} />
+            {planned && (
+              <Key look="outline" words="Why then? Every step" onPress={() => router.navigate('/plan/steps')} />
+            )}
+          </View>
           <GiveUp day={day} />
         </View>
       </View>
     </Screen>
   );
+});
+
+function finishWords(day: Day): string {
+  if (!hasPlan(day)) return 'No finish time yet';
+  const { likelyAt, lateAt, startAt } = day;
+  return `Likely ${clockTimeFrom(likelyAt, startAt)}, 9 in 10 by ${clockTimeFrom(lateAt, startAt)}`;
 }
 
-function LoadRow({ load, day }: { load: DayLoad; day: Day }) {
+function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Day }) {
+  const { canners } = useHousehold().household;
   const start = day.tasks.find(({ task }) => task.loadId === load.id && task.kind === 'load');
-  const at = start ? clockTime(day.startAt + start.startMin * 60_000) : '';
+  const at = start ? clockTimeFrom(day.startAt + start.startMin * 60_000, day.startAt) : '';
   const toKitchen = load.phase !== 'planned' && load.phase !== 'checked';
+  const wide = useIsWide();
+  const vessel = canners.find(({ id }) => id === load.cannerId);
+  const canner = canners.length > 1 ? vessel?.name : undefined;
   return (
     <RowLink
       href={{ pathname: toKitchen ? '/kitchen/[loadId]' : '/plan/load/[loadId]', params: { loadId: load.id } }}
@@ -99,22 +129,43 @@ function LoadRow({ load, day }: { load: DayLoad; day: Day }) {
       <HeatSign phase={load.phase} size={24} />
       <View className="flex-1">
         <Words weight={700}>
-          {load.number}: {countJars(load.jars, load.batch.jar)} {productRow(load.batch.product).name.toLowerCase()}
+          {number}: {countJars(load.jars, load.batch.jar)} {productRow(load.batch.product).name.toLowerCase()}
         </Words>
         <Words size="label" tone="ink-2">
           {PHASE_WORDS[load.phase]}
-          {load.phase === 'planned' ? `, in at ${at}` : ''}. {load.batch.processMinutes} min.
+          {load.phase === 'planned' && at !== '' ? `, in at ${at}` : ''}. {load.batch.processMinutes} min
+          {canner ? `, ${canner}` : ''}.
         </Words>
       </View>
-      <JarTray
-        size={load.batch.jar}
-        jars={load.jars}
-        places={load.jars}
-        quartPx={20}
-        {...hueOfProduct(load.batch.product)}
-      />
+      {wide && vessel ? (
+        <LoadMapDrawing
+          canner={vessel}
+          jar={load.batch.jar}
+          jars={load.jars}
+          places={placesIn(vessel, load)}
+          hue={hueOfProduct(load.batch.product).hue}
+          pxPerIn={MAP_PX / vessel.insideDiameterIn}
+        />
+      ) : (
+        <JarTray
+          size={load.batch.jar}
+          jars={load.jars}
+          places={load.jars}
+          quartPx={20}
+          {...hueOfProduct(load.batch.product)}
+        />
+      )}
     </RowLink>
   );
+}
+
+/** Width of a load map in a row. */
+const MAP_PX = 88;
+
+/** As many places as the rack takes, and never fewer than the load has jars. */
+function placesIn(canner: Canner, { jars, batch }: DayLoad): number {
+  const capacity = capacityOf(canner, batch.jar, { method: batch.method });
+  return capacity.kind === 'holds' ? Math.max(jars, Math.ceil(capacity.jars / capacity.layers)) : jars;
 }
 
 /** A batch that has not begun can be given up; its produce is on hand again. */

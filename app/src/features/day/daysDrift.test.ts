@@ -1,6 +1,5 @@
 import { type Batch } from '@hoddle/core/day/batch';
-import { dayOf } from '@hoddle/core/day/dayOf';
-import { forwardSchedule } from '@hoddle/core/day/forwardSchedule';
+import { planned } from './plannedDays';
 import { type LoadState } from '@hoddle/core/kitchen/loadState';
 import { daysDriftMs } from './daysDrift';
 
@@ -22,7 +21,7 @@ const batch: Batch = {
     { id: 'two', number: 2, jars: 7 },
   ],
 };
-const { tasks } = forwardSchedule(dayOf([batch], 4));
+const { tasks } = planned([batch]);
 const plannedBoil = (loadId: string) =>
   START + tasks.find(({ task }) => task.id === `process ${loadId}`)!.startMin * MIN;
 const state = (part: Partial<LoadState>): LoadState => ({

@@ -1,19 +1,17 @@
 import { type Batch } from '@hoddle/core/day/batch';
-import { dayOf } from '@hoddle/core/day/dayOf';
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
-import { forwardSchedule } from '@hoddle/core/day/forwardSchedule';
-import { lateFinishMin } from '@hoddle/core/day/lateFinish';
+import { type DayQuestion } from '@hoddle/core/day/planDay';
+import { spoilsBy } from '@hoddle/core/day/spoilsBy';
 import { type LoadPhase, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { isSameDay } from 'date-fns';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { stateOf } from '@/features/kitchen/useLoad';
-import { daysDriftMs } from './daysDrift';
+import { useDayPlanStore } from '@/store/dayPlanStore';
 import { useHousehold, useNow } from '@/store/useHousehold';
+import { daysDriftMs } from './daysDrift';
+import { heatUpsTaken } from './heatUpsTaken';
 
 const MINUTE_MS = 60_000;
-
-/** The tries behind "9 in 10 by" start from this seed, so that the same plan always says the same time. */
-const SEED = 1;
 
 export interface DayLoad {
   readonly id: string;
@@ -21,16 +19,27 @@ export interface DayLoad {
   readonly number: number;
   readonly jars: number;
   readonly phase: LoadPhase;
+  readonly cannerId: string;
 }
 
 export interface Day {
   readonly batches: readonly Batch[];
   readonly loads: readonly DayLoad[];
+  /** Empty until the first plan is found. */
   readonly tasks: readonly ScheduledTask[];
+  readonly question: DayQuestion;
   /** Where minute 0 of the tasks is, with what the day has drifted since it began. */
   readonly startAt: number;
-  readonly likelyAt: number;
-  readonly lateAt: number;
+  /** Undefined until the first plan is found. */
+  readonly likelyAt?: number;
+  readonly lateAt?: number;
+}
+
+/** A day whose first plan is found. */
+export type DayWithPlan = Day & Required<Pick<Day, 'likelyAt' | 'lateAt'>>;
+
+export function hasPlan(day: Day): day is DayWithPlan {
+  return day.likelyAt !== undefined && day.lateAt !== undefined;
 }
 
 const OUT_OF_CANNER: readonly LoadPhase[] = ['cooling', 'checked'];
@@ -40,54 +49,81 @@ const OUT_OF_CANNER: readonly LoadPhase[] = ['cooling', 'checked'];
  * has begun, the whole plan moves with it, so that its times stay true.
  */
 export function useDay(): Day | undefined {
-  const { batches, events, household } = useHousehold();
+  const { batches, events, household, picks, lotChanges } = useHousehold();
   const now = useNow(60_000);
   const today = new Date(now).toDateString();
-  return useMemo(() => {
+  const asked = useMemo(() => {
     const states = new Map<string, LoadState>();
-    const loads = batches.flatMap((batch) =>
-      batch.loads.map((load): DayLoad => {
-        const state = stateOf(batch, load, events);
-        states.set(load.id, state);
-        return { ...load, batch, phase: state.phase };
-      }),
-    );
-    const open = new Set(loads.filter(({ phase }) => !OUT_OF_CANNER.includes(phase)).map(({ batch }) => batch));
-    const first = [...open].sort((a, b) => a.startAt - b.startAt)[0];
+    for (const batch of batches) for (const load of batch.loads) states.set(load.id, stateOf(batch, load, events));
+    const isOpen = (batch: Batch) =>
+      batch.loads.some(({ id }) => !OUT_OF_CANNER.includes(states.get(id)?.phase ?? 'checked'));
+    const first = batches.filter(isOpen).sort((a, b) => a.startAt - b.startAt)[0];
     const date = first ? first.startAt : new Date(today).getTime();
     const own = batches.filter((batch) => isSameDay(batch.startAt, date)).sort((a, b) => a.startAt - b.startAt);
     const plannedAt = own[0]?.startAt;
     if (plannedAt === undefined) return undefined;
-    const { tasks, makespanMin, lateMin } = planFor(own, household.burners);
-    const ownLoads = loads.filter(({ batch }) => own.includes(batch));
-    const ownStates = new Map([...states].filter(([id]) => ownLoads.some((load) => load.id === id)));
-    const startAt = plannedAt + daysDriftMs(plannedAt, tasks, ownStates);
+    const { canners, kitchen, burners, ownJars } = household;
+    const begin = new Date(plannedAt);
+    const question: DayQuestion = {
+      batches: own,
+      canners,
+      setup: { ...kitchen, burners },
+      ownJars,
+      startMinute: 60 * begin.getHours() + begin.getMinutes(),
+      heatUpsTaken: heatUpsTaken(
+        batches.filter((batch) => !own.includes(batch)),
+        states,
+      ),
+      useBy: spoilsBy(own, batches, picks, lotChanges),
+      seed: 1,
+    };
+    const key = JSON.stringify(question, (_, value: unknown) => (value instanceof Map ? [...value] : value));
+    return { own, states, plannedAt, question, key };
+  }, [batches, events, household, picks, lotChanges, today]);
+  const { plan, key } = useDayPlanStore();
+  useAsk(asked);
+  return useMemo(() => {
+    if (!asked) return undefined;
+    const { own, states, plannedAt, question } = asked;
+    const current = key === asked.key ? plan : undefined;
+    const tasks = current?.tasks ?? [];
+    const startAt = plannedAt + daysDriftMs(plannedAt, tasks, states);
+    const loads = own.flatMap((batch) =>
+      batch.loads.map((load): DayLoad => {
+        const state = states.get(load.id) as LoadState;
+        const cannerId = state.cannerId ?? current?.cannerOf[load.id] ?? load.cannerId ?? batch.cannerId;
+        return { ...load, batch, phase: state.phase, cannerId };
+      }),
+    );
     return {
       batches: own,
-      loads: ownLoads,
+      loads: numbered(loads, tasks),
       tasks,
+      question,
       startAt,
-      likelyAt: startAt + makespanMin * MINUTE_MS,
-      lateAt: startAt + lateMin * MINUTE_MS,
+      ...(current && {
+        likelyAt: startAt + current.makespanMin * MINUTE_MS,
+        lateAt: startAt + current.lateMin * MINUTE_MS,
+      }),
     };
-  }, [batches, events, household.burners, today]);
+  }, [asked, key, plan]);
 }
 
-interface Plan {
-  readonly tasks: readonly ScheduledTask[];
-  readonly makespanMin: number;
-  readonly lateMin: number;
+/** A search belongs to the question, not to the screen that asks it. */
+function useAsk(asked: { key: string; question: DayQuestion } | undefined): void {
+  const ask = useDayPlanStore((store) => store.ask);
+  useEffect(() => {
+    if (asked) ask(asked.key, asked.question);
+  }, [asked, ask]);
 }
 
-let planned: { key: string; plan: Plan } | undefined;
-
-/** The plan of these batches. Taps and news from the server leave it as it is, so the last one is kept: it takes a tenth of a second. */
-function planFor(batches: readonly Batch[], burners: number): Plan {
-  const key = JSON.stringify([batches, burners]);
-  if (planned?.key === key) return planned.plan;
-  const problem = dayOf(batches, burners);
-  const { tasks, makespanMin } = forwardSchedule(problem);
-  const plan = { tasks, makespanMin, lateMin: Math.max(makespanMin, lateFinishMin(problem, SEED)) };
-  planned = { key, plan };
-  return plan;
+/** Loads as they come into the canners: load 1 is the first of the day, whatever batch it is of. */
+function numbered(loads: readonly DayLoad[], tasks: readonly ScheduledTask[]): DayLoad[] {
+  const startOf = new Map(
+    tasks.flatMap(({ task, startMin }) =>
+      task.kind === 'load' && task.loadId ? [[task.loadId, startMin] as const] : [],
+    ),
+  );
+  if (startOf.size === 0) return [...loads];
+  return [...loads].sort((a, b) => (startOf.get(a.id) ?? 0) - (startOf.get(b.id) ?? 0));
 }

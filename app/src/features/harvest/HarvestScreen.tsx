@@ -1,70 +1,64 @@
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { useRouter } from 'expo-router';
-import { Pressable, View } from 'react-native';
-import { useHouseholdStore } from '@/store/householdStore';
-import { useHousehold, useNow } from '@/store/useHousehold';
-import { clockTime, dayAndDate } from '@/ui/clockWords';
+import { useDeferredValue } from 'react';
+import { View } from 'react-native';
+import { useNow } from '@/store/useHousehold';
+import { useMassWords } from '@/store/useUnits';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
-import { Heading, Words } from '@/ui/Words';
+import { useIsWide } from '@/ui/StationBar';
+import { Words } from '@/ui/Words';
 import { CropRow } from './CropRow';
-import { PLACE_WORDS } from './keepingWords';
+import { FrozenPart } from './FrozenPart';
+import { GardenLink } from './garden/GardenLink';
+import { LatelyPart } from './LatelyPart';
+import { BatchesToWrite } from './BatchesToWrite';
+import { TallyPart } from './TallyPart';
 import { useOnHand } from './useOnHand';
 
-/** What is on hand and what came in lately. */
+/** What is on hand, what the garden will give, what came in lately and where the year went. */
 export function HarvestScreen() {
   const router = useRouter();
+  const wide = useIsWide();
   const crops = useOnHand();
   const now = useNow(60_000);
-  const { picks, batches } = useHousehold();
-  const enter = useHouseholdStore((store) => store.enter);
-  const used = new Set(batches.flatMap(({ uses }) => uses.map((use) => use.pickId)));
-  const latest = [...picks].sort((a, b) => b.pickedAt - a.pickedAt).slice(0, 6);
+  const mass = useMassWords();
+  // What is on hand shows at once, even on an old phone; the garden's forecasts follow.
+  const rest = useDeferredValue(true, false);
+  const first = crops[0]?.lots[0];
   return (
     <Screen
       station="harvest"
       title="Harvest"
-      note={crops.length === 0 ? 'Nothing on hand.' : 'On hand, the next to spoil first'}
+      note={
+        first
+          ? `On hand, the next to spoil first: ${mass(first.massKg)} ${produceRow(first.crop).name.toLowerCase()}`
+          : 'Nothing on hand.'
+      }
       foot={<Key words="What came in?" tall onPress={() => router.navigate('/harvest/pick')} />}
     >
-      <View className="max-w-[640px]">
-        {crops.map((item) => (
-          <CropRow key={item.crop} item={item} now={now} />
-        ))}
-        {crops.length === 0 && (
-          <Words className="py-4">
-            Write down the first basket, and Hoddle says what it makes and how long it keeps.
-          </Words>
-        )}
-        {latest.length > 0 && <Heading className="pb-1 pt-5">Picked lately</Heading>}
-        {latest.map((pick) => (
-          <View key={pick.id} className="min-h-[56px] flex-row items-center gap-3 border-t border-hair py-1">
-            <View className="flex-1">
-              <Words weight={600}>
-                {pick.told} {produceRow(pick.crop).name.toLowerCase()}
-              </Words>
-              <Words size="small" tone="ink-2">
-                {dayAndDate(pick.pickedAt)}, {clockTime(pick.pickedAt)}. {PLACE_WORDS[pick.place]}.
-              </Words>
-            </View>
-            {used.has(pick.id) ? (
-              <Words size="small" tone="ink-2">
-                in a batch
-              </Words>
-            ) : (
-              <Pressable
-                role="button"
-                aria-label={`Strike out ${pick.told} ${produceRow(pick.crop).name.toLowerCase()}`}
-                onPress={() => enter({ kind: 'pick-struck', pickId: pick.id })}
-                className="min-h-[48px] items-center justify-center px-2"
-              >
-                <Words tone="cobalt" weight={700}>
-                  Strike out
-                </Words>
-              </Pressable>
-            )}
-          </View>
-        ))}
+      <View className={wide ? 'flex-row gap-10' : ''}>
+        <View className={wide ? 'flex-1' : ''}>
+          {crops.map((item) => (
+            <CropRow key={item.crop} item={item} now={now} lotsOpen />
+          ))}
+          {crops.length === 0 && (
+            <Words className="py-4">
+              Write down the first basket, and Hoddle says what it makes and how long it keeps.
+            </Words>
+          )}
+          <FrozenPart now={now} />
+        </View>
+        <View className={wide ? 'flex-1' : ''}>
+          {rest && (
+            <>
+              <GardenLink now={now} />
+              <BatchesToWrite />
+              <LatelyPart />
+              <TallyPart />
+            </>
+          )}
+        </View>
       </View>
     </Screen>
   );

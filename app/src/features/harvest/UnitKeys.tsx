@@ -13,8 +13,14 @@ const SHORT_WORDS: Readonly<Record<HarvestUnit, string>> = {
   'five-gallon-bucket': '5-gal bucket',
 };
 
+interface UnitKeysProps {
+  /** None where another measure is meant. */
+  unit: HarvestUnit | undefined;
+  onChoose: (unit: HarvestUnit) => void;
+}
+
 /** The measures as things, the baskets on one scale: a peck is seen to be a quarter of a bushel. */
-export function UnitKeys({ unit, onChoose }: { unit: HarvestUnit; onChoose: (unit: HarvestUnit) => void }) {
+export function UnitKeys({ unit, onChoose }: UnitKeysProps) {
   return (
     <View role="radiogroup" aria-label="Measure" className="flex-row gap-[6px]">
       {HARVEST_UNITS.map((candidate) => {

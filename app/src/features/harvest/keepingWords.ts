@@ -9,6 +9,17 @@ export const PLACE_WORDS: Readonly<Record<Place, string>> = {
   counter: 'On the counter',
   cool: 'In the cool room',
   refrigerator: 'In the refrigerator',
+  iced: 'In iced water',
+  freezer: 'In the freezer',
+};
+
+/** The places as a key names them. */
+export const PLACE_NAMES: Readonly<Record<Place, string>> = {
+  counter: 'counter',
+  cool: 'cool room',
+  refrigerator: 'refrigerator',
+  iced: 'iced water',
+  freezer: 'freezer',
 };
 
 /** How long a lot still keeps, in days and in words: "12 lb soft, use by Sunday", "Thursday", "past its time". */

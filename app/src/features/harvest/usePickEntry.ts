@@ -1,10 +1,13 @@
 import { produceRow, type ProduceId } from '@hoddle/core/handbook/produce';
-import { massOf } from '@hoddle/core/harvest/massOf';
-import { type Pick as HarvestPick, type Place } from '@hoddle/core/harvest/pick';
-import { type HarvestUnit, unitWords } from '@hoddle/core/measure/amount';
-import { readAmount } from '@hoddle/core/measure/readAmount';
+import { checkPickDay } from '@hoddle/core/harvest/checkPickDay';
+import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
+import { type Pick as HarvestPick, type PickSource, type Place } from '@hoddle/core/harvest/pick';
+import { type LotRipeness } from '@hoddle/core/harvest/keeping';
+import { readHarvest } from '@hoddle/core/harvest/readHarvest';
+import { type HarvestUnit } from '@hoddle/core/measure/amount';
 import { useState } from 'react';
 import { typedAfter } from '@/ui/Keypad';
+import { readDay } from './readDay';
 
 /** What was typed, as it was typed. */
 export interface PickDraft {
@@ -12,79 +15,89 @@ export interface PickDraft {
   readonly amount: string;
   readonly soft: string;
   readonly unit: HarvestUnit;
+  /** Any other measure, in words: "quart boxes", "colander"; empty where the unit's key is meant. */
+  readonly vessel: string;
+  /** Of all of it; with 'firm' or 'ripe' part may still be soft. */
+  readonly ripeness: LotRipeness;
   readonly place: Place;
-  /** 0 is today. */
-  readonly daysAgo: number;
+  /** Days ago, 0 is today, or 'other' for the day that is typed. */
+  readonly when: '0' | '1' | '2' | 'other';
+  readonly day: string;
+  readonly source: PickSource;
+  readonly plantingId: string | null;
 }
 
+export type PickField = 'amount' | 'soft' | 'day';
+
 export type DraftReading =
-  | { kind: 'ready'; massKg: number; softKg: number; told: string }
+  | { kind: 'ready'; massKg: number; softKg: number; told: string; pickedAt: number }
   /** Nothing typed yet: no reproach. */
   | { kind: 'empty' }
-  | { kind: 'slip'; field: 'amount' | 'soft'; sentence: string };
+  | { kind: 'slip'; field: PickField; sentence: string }
+  /** One of this measure has no weight yet. */
+  | { kind: 'ask'; measure: string; measureWords: string; sentence: string };
 
 const DAY_MS = 24 * 60 * 60_000;
 
-/** Reads a draft: a mass, nothing yet, or what is wrong in one sentence. */
-export function readDraft(draft: PickDraft): DraftReading {
-  const whole = readField(draft.amount, draft);
-  if (whole.kind !== 'mass')
-    return whole.kind === 'empty' ? whole : { kind: 'slip', field: 'amount', sentence: whole.sentence };
-  const soft = readField(draft.soft, draft);
+/** Reads a draft: a mass, nothing yet, what one measure weighs, or what is wrong in one sentence. */
+export function readDraft(draft: PickDraft, own: readonly OwnMeasure[], now: number): DraftReading {
+  const whole = readHarvest(inVessel(draft.amount, draft), draft.crop, draft.unit, own);
+  if (whole.kind === 'empty' || whole.kind === 'ask') return whole;
+  if (whole.kind === 'slip') return { kind: 'slip', field: 'amount', sentence: whole.sentence };
+  const soft =
+    draft.ripeness === 'soft' ? whole : readHarvest(inVessel(draft.soft, draft), draft.crop, draft.unit, own);
+  if (soft.kind === 'ask') return soft;
   if (soft.kind === 'slip') return { kind: 'slip', field: 'soft', sentence: soft.sentence };
   const softKg = soft.kind === 'mass' ? soft.massKg : 0;
   if (softKg > whole.massKg + 1e-9) {
-    return {
-      kind: 'slip',
-      field: 'soft',
-      sentence: `More soft than picked: of ${whole.told} at most all can be soft.`,
-    };
+    const sentence = `More soft than picked: of ${whole.told} at most all can be soft.`;
+    return { kind: 'slip', field: 'soft', sentence };
   }
-  return { kind: 'ready', massKg: whole.massKg, softKg: Math.min(softKg, whole.massKg), told: whole.told };
+  const pickedAt = draft.when === 'other' ? readDay(draft.day, now) : now - Number(draft.when) * DAY_MS;
+  if (pickedAt === undefined) {
+    return { kind: 'slip', field: 'day', sentence: `"${draft.day}" is not a day. Try 18 Aug.` };
+  }
+  const day = checkPickDay(pickedAt, now);
+  if (day.kind === 'refusal') return { kind: 'slip', field: 'day', sentence: day.reason };
+  const { massKg, told } = whole;
+  return { kind: 'ready', massKg, softKg: Math.min(softKg, massKg), told, pickedAt };
 }
 
-type FieldReading =
-  { kind: 'mass'; massKg: number; told: string } | { kind: 'empty' } | { kind: 'slip'; sentence: string };
-
-function readField(typed: string, { crop, unit }: PickDraft): FieldReading {
-  const reading = readAmount(typed, unit);
-  if (reading.kind === 'unreadable') {
-    if (reading.why === 'empty') return { kind: 'empty' };
-    const sentence =
-      reading.why === 'negative'
-        ? 'Less than nothing cannot be picked.'
-        : `"${typed}" is not an amount. Try 68, 1 1/4 or ½ bushel.`;
-    return { kind: 'slip', sentence };
-  }
-  const { amount } = reading;
-  if (amount.value === 0) return { kind: 'empty' };
-  const mass = massOf(amount, crop);
-  if (mass.kind === 'refusal') return { kind: 'slip', sentence: mass.reason };
-  const figure = typed.replace(/[a-z#.\s-]+$/i, '').trim() || '1';
-  return { kind: 'mass', massKg: mass.massKg, told: `${figure} ${unitWords(amount.value, amount.unit)}` };
+/** A figure typed with the keys is one of the vessel that was named; words typed by hand stand for themselves. */
+function inVessel(typed: string, { vessel }: PickDraft): string {
+  const isBare = typed.trim() !== '' && !/[a-z#]/i.test(typed);
+  return vessel.trim() !== '' && isBare ? `${typed} ${vessel}` : typed;
 }
 
 /** The pick a ready draft stands for. */
-export function pickFrom(
-  draft: PickDraft,
-  reading: Extract<DraftReading, { kind: 'ready' }>,
-  id: string,
-  now: number,
-): HarvestPick {
-  const { massKg, softKg, told } = reading;
-  return { id, crop: draft.crop, massKg, softKg, place: draft.place, pickedAt: now - draft.daysAgo * DAY_MS, told };
+export function pickFrom(draft: PickDraft, reading: Extract<DraftReading, { kind: 'ready' }>, id: string): HarvestPick {
+  const { massKg, softKg, told, pickedAt } = reading;
+  const { crop, place, source } = draft;
+  const ripeness = draft.ripeness === 'firm' ? 'firm' : 'ripe';
+  const plantingId = source === 'garden' ? draft.plantingId : null;
+  return { id, crop, massKg, softKg, ripeness, place, pickedAt, told, source, plantingId };
 }
 
-/** The draft of an entry with what can be done to it. */
-export function usePickEntry(first: ProduceId) {
-  const [draft, setDraft] = useState<PickDraft>({
-    crop: first,
+/** An empty draft for a crop. */
+export function newDraft(crop: ProduceId): PickDraft {
+  return {
+    crop,
     amount: '',
     soft: '',
     unit: 'lb',
+    vessel: '',
+    ripeness: 'ripe',
     place: 'cool',
-    daysAgo: 0,
-  });
+    when: '0',
+    day: '',
+    source: 'garden',
+    plantingId: null,
+  };
+}
+
+/** The draft of an entry with what can be done to it. */
+export function usePickEntry(first: PickDraft) {
+  const [draft, setDraft] = useState<PickDraft>(first);
   const [field, setField] = useState<'amount' | 'soft'>('amount');
   const change = (part: Partial<PickDraft>) => setDraft((before) => ({ ...before, ...part }));
   const press = (key: string) => setDraft((before) => ({ ...before, [field]: typedAfter(before[field], key) }));

@@ -47,7 +47,8 @@ function Kitchen({ running }: { running: RunningLoad }) {
   const { household } = useHousehold();
   const enter = useHouseholdStore((store) => store.enter);
   const day = useDay();
-  const canner = household.canners.find(({ id }) => id === batch.cannerId)?.name ?? 'Canner';
+  const canner =
+    household.canners.find(({ id }) => id === (running.state.cannerId ?? batch.cannerId))?.name ?? 'Canner';
   const tap = useSingleTap((type: Tap) =>
     enter({ kind: 'event', event: { id: uuidV7(), loadId: load.id, at: householdNow(), type } }),
   );

@@ -1,16 +1,15 @@
 import { type Canner } from '@hoddle/core/canner/canner';
 import { type LoadStyle } from '@hoddle/core/canner/splitLoads';
 import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
-import { type ProductId } from '@hoddle/core/handbook/products';
 import { View } from 'react-native';
 import { Choice } from '@/ui/Choice';
-import { hueOfProduct } from '@/ui/colours';
+import { type Mark } from '@/ui/colours';
 import { JarTray } from '@/ui/JarTray';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Words } from '@/ui/Words';
 
 interface LoadsPartProps {
-  product: ProductId;
+  colours: { hue: string; mark: Mark };
   jar: JarSize;
   jars: number;
   most: number;
@@ -24,7 +23,7 @@ interface LoadsPartProps {
 
 /** How many jars in how many canner loads: full ones with the rest in the last, or evened out. */
 export function LoadsPart({
-  product,
+  colours,
   jar,
   jars,
   most,
@@ -54,7 +53,7 @@ export function LoadsPart({
       <View className="flex-row flex-wrap gap-x-4 gap-y-2" role="list" aria-label={`${count}: ${loads.join(', ')}`}>
         {loads.map((load, i) => (
           <View key={i} role="listitem" className="items-start">
-            <JarTray size={jar} jars={load} places={perLoad} quartPx={30} {...hueOfProduct(product)} />
+            <JarTray size={jar} jars={load} places={perLoad} quartPx={30} {...colours} />
             <Words size="label" tone="ink-2">
               {i + 1}: {countJars(load, jar)}
             </Words>

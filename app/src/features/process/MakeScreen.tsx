@@ -1,16 +1,18 @@
 import { JAR_SIZES, countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
+import { refrigeratedUseBy } from '@hoddle/core/pantry/keepsUntil';
 import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
+import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
+import { byCrop, type CropOnHand, lotKey, useLots } from '@/features/harvest/useOnHand';
 import { useHouseholdStore } from '@/store/householdStore';
-import { useHousehold } from '@/store/useHousehold';
+import { householdNow, useHousehold } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';
 import { clockTime, weekday } from '@/ui/clockWords';
-import { hueOfProduct } from '@/ui/colours';
+import { hueOfCrop } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { Key } from '@/ui/Key';
 import { ProduceBar } from '@/ui/ProduceBar';
@@ -20,16 +22,23 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Words } from '@/ui/Words';
 import { DosePart } from './DosePart';
 import { LoadsPart } from './LoadsPart';
+import { OddJarsPart } from './OddJarsPart';
 import { ProcessPart } from './ProcessPart';
 import { RefusalPart } from './RefusalPart';
 import { useMakeDraft } from './useMakeDraft';
 import { usePages } from './usePages';
 
 const OFFERED: readonly JarSize[] = ['pint', 'quart', 'half-gallon'];
+/** Of what is printed in small jars. */
+const OFFERED_SMALL: readonly JarSize[] = ['half-pint', 'pint', 'quart'];
 
 /** A product in a jar: its tested process, what goes in, its loads, and when. */
-export function MakeScreen(params: { crop: string; product: string; jar: string }) {
-  const item = useOnHand().find(({ crop }) => crop === params.crop);
+export function MakeScreen(params: { crop: string; product: string; jar: string; lots?: string }) {
+  const chosen = useLots().filter(
+    ({ crop, place }) => crop === params.crop && (params.lots ? true : place !== 'freezer'),
+  );
+  const keys = params.lots?.split(',');
+  const item = byCrop(keys ? chosen.filter((lot) => keys.includes(lotKey(lot))) : chosen)[0];
   const product = findProduct(params.product);
   const jar = JAR_SIZES.find((size) => size === params.jar) ?? 'quart';
   if (!item || !product) {
@@ -52,7 +61,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
   const { household } = useHousehold();
   const draft = useMakeDraft(item, product, firstJar);
   const { jar, jars, capacity, canner } = draft;
-  const colours = hueOfProduct(product.product);
+  const colours = hueOfCrop(item.crop);
   const pages = usePages();
   const asked = { product, pack: usualPack(product), jar, method: 'boiling-water' } as const;
   const row = findTestedRow({ ...asked, product: product.product }, pages);
@@ -64,6 +73,19 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
   };
   const isTestedHere =
     row.kind === 'testedRow' && household.altitudeFt !== null && processAt(row, household.altitudeFt).kind === 'tested';
+  const tested =
+    row.kind === 'testedRow' && household.altitudeFt !== null ? processAt(row, household.altitudeFt) : undefined;
+  const last = draft.loads.at(-1) ?? 0;
+  // Half a rack and more is a load as any other.
+  const short = tested?.kind === 'tested' &&
+    capacity?.kind === 'holds' &&
+    household.altitudeFt !== null &&
+    last * 2 < capacity.jars && {
+      jars: last,
+      places: capacity.jars,
+      processMinutes: plannedProcess(tested).minutes,
+      altitudeFt: household.altitudeFt,
+    };
   const ready = isTestedHere && capacity?.kind === 'holds' && jars > 0;
   return (
     <Screen
@@ -79,7 +101,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
             label="Jar"
             value={jar}
             onChoose={draft.setJar}
-            options={OFFERED.map((size) => ({
+            options={(product.hasFormula ? OFFERED_SMALL : OFFERED).map((size) => ({
               value: size,
               words: JARS[size].several,
               drawing: (
@@ -107,7 +129,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
             ) : (
               <>
                 <LoadsPart
-                  product={product.product}
+                  colours={colours}
                   jar={jar}
                   jars={jars}
                   most={draft.range.p90}
@@ -118,10 +140,26 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                   onStyle={draft.setStyle}
                   onJars={draft.setJars}
                 />
+                {short && (
+                  <OddJarsPart
+                    {...short}
+                    canner={canner}
+                    jar={jar}
+                    pack={asked.pack}
+                    keepsDays={daysLeft(item)}
+                    refrigeratorDays={refrigeratorDays(product)}
+                  />
+                )}
                 <View>
                   <Words className="pb-1">
-                    {countJars(jars, jar)}: likely {mass(draft.need.p50)}, {mass(draft.need.p90)} to be sure
+                    {countJars(jars, jar)}: likely {mass(draft.need.likelyKg)}, {mass(draft.need.sureKg)} to be sure 8
+                    times in 10
                   </Words>
+                  {draft.pots !== undefined && !product.mayDouble && draft.pots > 1 && (
+                    <Words className="pb-1" weight={700}>
+                      {draft.pots} batches in pots side by side: it may not be doubled.
+                    </Words>
+                  )}
                   <ProduceBar hue={colours.hue} softKg={item.softKg} usedKg={draft.usedKg} totalKg={item.massKg} />
                 </View>
                 <View>
@@ -141,6 +179,19 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
     </Screen>
   );
 }
+
+/** Days until the next lot spoils, whole ones. */
+function daysLeft({ lots }: CropOnHand): number {
+  const until = Math.min(...lots.map((lot) => lot.until));
+  return Number.isFinite(until) ? Math.max(0, Math.floor((until - householdNow()) / DAY_MS)) : 0;
+}
+
+/** Low-acid food has no refrigerator class to offer: handbook rule 10. */
+function refrigeratorDays({ product, productClass }: ProductRow): number | undefined {
+  return productClass === 'low-acid' ? undefined : Math.round(refrigeratedUseBy(product, 0) / DAY_MS);
+}
+
+const DAY_MS = 24 * 60 * 60_000;
 
 function NoCanner({ reason }: { reason: string }) {
   const router = useRouter();

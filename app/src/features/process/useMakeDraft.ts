@@ -1,4 +1,3 @@
-import { capacityOf } from '@hoddle/core/canner/capacity';
 import { type LoadStyle, splitLoads } from '@hoddle/core/canner/splitLoads';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type JarSize } from '@hoddle/core/handbook/jars';
@@ -9,9 +8,11 @@ import { findProcess } from '@hoddle/core/process/findProcess';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { estimateJars, massForJarsKg } from '@hoddle/core/yields/estimateJars';
 import { useState } from 'react';
+import { useLearned } from '@/features/yields/useLearned';
 import { v7 as uuidV7 } from 'uuid';
 import { type CropOnHand } from '@/features/harvest/useOnHand';
 import { householdNow, useHousehold } from '@/store/useHousehold';
+import { widestCanner } from '@/features/canner/widestCanner';
 import { usePages } from './usePages';
 
 const STEP_MS = 15 * 60_000;
@@ -20,19 +21,22 @@ const STEP_MS = 15 * 60_000;
 export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: JarSize) {
   const { household } = useHousehold();
   const pages = usePages();
+  const learned = useLearned();
   const [jar, setJar] = useState(firstJar);
   const [style, setStyle] = useState<LoadStyle>('full');
   const [asked, setAsked] = useState<number>();
   const [startAt, setStartAt] = useState(() => Math.ceil(householdNow() / STEP_MS) * STEP_MS);
-  const canner = household.canners[0];
-  const capacity = canner && capacityOf(canner, jar);
-  const estimate = estimateJars(item.crop, item.massKg, product.product, jar);
+  const { canner, capacity } = widestCanner(household, jar);
+  const estimate = estimateJars(item.crop, item.massKg, product.product, jar, learned);
   const range = estimate.kind === 'estimate' ? estimate.jars : { p10: 0, p50: 0, p90: 0 };
   const perLoad = capacity?.kind === 'holds' ? capacity.jars : undefined;
   const jars = Math.min(asked ?? fullLoads(range.p50, perLoad), range.p90);
   const loads = perLoad && jars > 0 ? splitLoads(jars, perLoad, style) : [];
-  const need = jars > 0 ? massForJarsKg(product.product, jar, jars) : { p10: 0, p50: 0, p90: 0 };
-  const uses = takeForBatch(item.lots, need.p90);
+  const need =
+    jars > 0 ? massForJarsKg(item.crop, product.product, jar, jars, { learned }) : { likelyKg: 0, sureKg: 0 };
+  const uses = takeForBatch(item.lots, need.sureKg);
+  const usedKg = uses.reduce((sum, use) => sum + use.massKg, 0);
+  const made = estimateJars(item.crop, usedKg, product.product, jar, learned);
 
   const toBatch = (): Batch | undefined => {
     if (!canner || household.altitudeFt === null || loads.length === 0) return undefined;
@@ -66,7 +70,9 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     jars,
     loads,
     need,
-    usedKg: uses.reduce((sum, use) => sum + use.massKg, 0),
+    usedKg,
+    /** Of a formula. */
+    pots: made.kind === 'estimate' ? made.pots : undefined,
     setStyle,
     setJar: (next: JarSize) => {
       setJar(next);

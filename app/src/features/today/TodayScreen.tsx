@@ -3,10 +3,12 @@ import { produceRow } from '@hoddle/core/handbook/produce';
 import { productRow } from '@hoddle/core/handbook/products';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { useUnwritten } from '@/features/harvest/BatchesToWrite';
 import { CropRow } from '@/features/harvest/CropRow';
+import { FrozenAsks } from '@/features/harvest/FrozenPart';
 import { keepingOf } from '@/features/harvest/keepingWords';
 import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
-import { type Day, useDay } from '@/features/day/useDay';
+import { type Day, hasPlan, useDay } from '@/features/day/useDay';
 import { LidsToPress } from '@/features/pantry/LidsToPress';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
@@ -16,6 +18,7 @@ import { hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
+import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
@@ -50,6 +53,8 @@ export function TodayScreen() {
           {day && <DayPlate day={day} now={now} />}
           {!day?.loads.some(({ phase }) => phase === 'planned') && crops[0] && <NextPlate item={crops[0]} now={now} />}
           <LidsToPress now={now} />
+          <ToWriteDown />
+          <FrozenAsks />
         </View>
       </View>
     </Screen>
@@ -75,10 +80,12 @@ function DayPlate({ day, now }: { day: Day; now: number }) {
           <Heading>
             {when}: {jars} jars in {count}
           </Heading>
-          <Words>
-            Likely <Words weight={700}>{clockTimeFrom(day.likelyAt, day.startAt)}</Words>, 9 in 10 by{' '}
-            <Words weight={700}>{clockTimeFrom(day.lateAt, day.startAt)}</Words>
-          </Words>
+          {hasPlan(day) && (
+            <Words>
+              Likely <Words weight={700}>{clockTimeFrom(day.likelyAt, day.startAt)}</Words>, 9 in 10 by{' '}
+              <Words weight={700}>{clockTimeFrom(day.lateAt, day.startAt)}</Words>
+            </Words>
+          )}
         </View>
         {day.batches.map((batch) => (
           <View key={batch.id} className="flex-row items-center gap-3">
@@ -124,6 +131,26 @@ function NextPlate({ item, now }: { item: CropOnHand; now: number }) {
         />
       </Plate>
     </View>
+  );
+}
+
+/** The newest batch that is out of the canner and not written down: it makes the next estimate better. */
+function ToWriteDown() {
+  const batch = useUnwritten().at(-1);
+  if (!batch) return null;
+  const jars = batch.loads.reduce((sum, load) => sum + load.jars, 0);
+  return (
+    <RowLink
+      href={{ pathname: '/harvest/batch', params: { batch: batch.id } }}
+      className="mx-4 min-h-[56px] justify-center border-t border-hair py-2"
+    >
+      <Words size="lead" weight={700} tone="cobalt">
+        Write down what it made
+      </Words>
+      <Words tone="ink-2">
+        {countJars(jars, batch.jar)} {productRow(batch.product).name.toLowerCase()}: the next estimate learns from it
+      </Words>
+    </RowLink>
   );
 }
 

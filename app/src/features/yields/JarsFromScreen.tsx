@@ -1,10 +1,11 @@
 import { produceRow, findProduce } from '@hoddle/core/handbook/produce';
-import { countJars, JARS } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
+import { type Lot } from '@hoddle/core/harvest/onHand';
 import { useRouter } from 'expo-router';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import Svg, { Circle, Line } from 'react-native-svg';
-import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
+import { byCrop, type CropOnHand, lotKey, useLots } from '@/features/harvest/useOnHand';
 import { useHousehold } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
 import { altitudeWords } from '@/ui/amountWords';
@@ -15,21 +16,35 @@ import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
-import { RangeJars, rangeWidth } from './RangeJars';
-import { type JarsRow, type ProductRows, useJarsFrom } from './useJarsFrom';
+import { LotChoice } from './LotChoice';
+import { MOST_DRAWN, ProductPart } from './ProductPart';
+import { rangeWidth } from './RangeJars';
+import { type ProductRows, useJarsFrom } from './useJarsFrom';
 
 /** Height of a quart where the widest row still fits; never larger than this. */
 const MOST_QUART_PX = 24;
 
-/** What the produce of one crop becomes: every fitting product and jar as a range, on one scale. */
-export function JarsFromScreen({ crop }: { crop: string }) {
-  const item = useOnHand().find((candidate) => candidate.crop === crop);
+const DRAWN_AT_ONCE = 3;
+
+/** What lots become: every fitting product and jar as a range, on one scale. At first all lots of one crop. */
+export function JarsFromScreen({ crop, lot }: { crop: string; lot?: string }) {
+  const lots = useLots();
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(() =>
+    lot === undefined
+      ? new Set(lots.filter((each) => each.crop === crop && each.place !== 'freezer').map(lotKey))
+      : new Set([lot]),
+  );
   const known = findProduce(crop);
-  if (!item) {
+  if (!lots.some((each) => each.crop === crop)) {
     const title = known ? `No ${known.name.toLowerCase()} on hand` : 'No such crop';
     return <Empty title={title} />;
   }
-  return <JarsFrom item={item} />;
+  const toggle = (key: string) => {
+    const others = new Set(chosen);
+    if (!others.delete(key)) others.add(key);
+    setChosen(others);
+  };
+  return <JarsFrom lots={lots} chosen={chosen} onToggle={toggle} />;
 }
 
 function Empty({ title }: { title: string }) {
@@ -42,46 +57,82 @@ function Empty({ title }: { title: string }) {
   );
 }
 
-function JarsFrom({ item }: { item: CropOnHand }) {
+interface JarsFromProps {
+  lots: readonly Lot[];
+  chosen: ReadonlySet<string>;
+  onToggle: (key: string) => void;
+}
+
+function JarsFrom({ lots, chosen, onToggle }: JarsFromProps) {
   const { household } = useHousehold();
   const wide = useIsWide();
   const { width } = useWindowDimensions();
   const mass = useMassWords();
-  const { products, byFormula } = useJarsFrom(item);
+  const some = useMemo(() => lots.filter((lot) => chosen.has(lotKey(lot))), [lots, chosen]);
+  const { products, unmeasured } = useJarsFrom(some);
+  // The first ones are drawn at once, the many below the fold as soon as there is time.
+  const shown = useDeferredValue(products, products.slice(0, DRAWN_AT_ONCE));
+  const crops = byCrop(some);
   const columnPx = wide ? Math.min(560, (width - 96 - 64 - 32) / 2) : width - 32;
   const quartPx = scaleFor(products, columnPx - 20);
-  const { name } = produceRow(item.crop);
   const altitude =
     household.altitudeFt === null
       ? 'Altitude not set: no minutes yet'
       : `Minutes: tested at ${altitudeWords(household.altitudeFt, household.units)}, as recalled`;
+  const [first, ...others] = crops;
   return (
     <Screen
       station="harvest"
-      title={`${mass(item.massKg)} ${name.toLowerCase()} makes`}
+      title={
+        first && others.length === 0
+          ? `${mass(first.massKg)} ${produceRow(first.crop).name.toLowerCase()} makes`
+          : `${some.length} ${some.length === 1 ? 'lot' : 'lots'} together make`
+      }
       backTo="/harvest"
       foot={
-        <ProduceBar hue={hueOfCrop(item.crop).hue} softKg={item.softKg} usedKg={item.softKg} totalKg={item.massKg} />
+        first &&
+        others.length === 0 &&
+        first.softKg > 0.01 && (
+          <ProduceBar
+            hue={hueOfCrop(first.crop).hue}
+            softKg={first.softKg}
+            usedKg={first.softKg}
+            totalKg={first.massKg}
+          />
+        )
       }
     >
+      <LotChoice lots={lots} chosen={chosen} onToggle={onToggle} />
       <Legend />
       <Words size="label" tone="ink-2" className="pb-2">
         {altitude}
       </Words>
-      {products.length + byFormula.length === 0 && <NothingTested item={item} />}
+      {products.length + unmeasured.length === 0 && <NothingTested crops={crops} />}
       <View className={wide ? 'flex-row flex-wrap gap-x-8' : ''}>
-        {products.map((product) => (
-          <ProductPart key={product.product.product} part={product} item={item} quartPx={quartPx} widthPx={columnPx} />
+        {shown.map((part) => (
+          <ProductPart
+            key={`${part.made.product.product} ${part.made.crops.join()}`}
+            part={part}
+            lots={some}
+            several={others.length > 0}
+            quartPx={quartPx}
+            widthPx={columnPx}
+          />
         ))}
       </View>
-      {byFormula.length > 0 && <ByFormula products={byFormula} />}
+      {unmeasured.length > 0 && <Unmeasured products={unmeasured} />}
+      <RowLink href="/bench/jars" className="min-h-[52px] justify-center border-t-2 border-hair">
+        <Words weight={700} tone="cobalt">
+          The other way: how much to pick for so many jars
+        </Words>
+      </RowLink>
     </Screen>
   );
 }
 
 /** One scale for all rows, so that a shorter row is seen to be fewer jars. */
 function scaleFor(products: readonly ProductRows[], widthPx: number): number {
-  const rows = products.flatMap(({ rows: all }) => all);
+  const rows = products.flatMap(({ rows: all }) => all.filter(({ jars }) => jars.p90 <= MOST_DRAWN));
   const widest = Math.max(
     1,
     ...rows.map(({ jar, jars, perLoad }) => rangeWidth(jar, jars.p90, perLoad, MOST_QUART_PX)),
@@ -111,99 +162,13 @@ function Legend() {
   );
 }
 
-interface ProductPartProps {
-  part: ProductRows;
-  item: CropOnHand;
-  quartPx: number;
-  widthPx: number;
-}
-
-function ProductPart({ part: { product, pressureOnly, basis, rows }, item, quartPx, widthPx }: ProductPartProps) {
-  return (
-    <View className="border-t-2 border-hair pb-2 pt-2" style={{ width: widthPx }}>
-      <View className="flex-row items-baseline justify-between">
-        <Heading size="lead" className="flex-1">
-          {product.name}
-        </Heading>
-        <Words size="label" tone="ink-2" className="shrink-0">
-          {pressureOnly ? 'pressure only, ' : ''}from the {basis}
-        </Words>
-      </View>
-      {rows.map((row) => (
-        <SizeRow
-          key={row.jar}
-          row={row}
-          productId={product.product}
-          pressureOnly={pressureOnly}
-          item={item}
-          quartPx={quartPx}
-        />
-      ))}
-    </View>
-  );
-}
-
-function SizeRow({
-  row,
-  productId,
-  pressureOnly,
-  item,
-  quartPx,
-}: {
-  row: JarsRow;
-  productId: string;
-  pressureOnly: boolean;
-  item: CropOnHand;
-  quartPx: number;
-}) {
-  const { jar, jars, perLoad, loads, minutes, pressurePsi } = row;
-  const { hue, mark } = hueOfCrop(item.crop);
-  const range = `${jars.p10} to ${jars.p90}`;
-  const facts = [
-    loads === undefined ? undefined : `${loads} ${loads === 1 ? 'load' : 'loads'}`,
-    minutes === undefined ? undefined : `${minutes} min${pressurePsi === undefined ? '' : ` at ${pressurePsi} psi`}`,
-  ];
-  return (
-    <RowLink
-      href={
-        pressureOnly
-          ? { pathname: '/bench/tested/[product]', params: { product: productId, jar } }
-          : { pathname: '/plan/make', params: { crop: item.crop, product: productId, jar } }
-      }
-      label={`${range} ${JARS[jar].several}, likely ${jars.p50}. ${facts.filter(Boolean).join(', ')}. Choose.`}
-      className="min-h-[56px] justify-center py-1"
-    >
-      <View className="flex-row items-baseline">
-        <Words size="head" weight={800}>
-          {countJars(jars.p50, jar)}
-        </Words>
-        <Words size="lead" tone="ink-2" className="flex-1 pl-2">
-          {range}
-        </Words>
-        <Words size="label" tone="ink-2">
-          {facts[0] ?? ''}
-          {facts[0] && facts[1] ? ', ' : ''}
-          <Words size="label" weight={700}>
-            {facts[1] ?? ''}
-          </Words>
-        </Words>
-      </View>
-      {jars.p90 > 0 ? (
-        <RangeJars size={jar} jars={jars} perLoad={perLoad} quartPx={quartPx} hue={hue} mark={mark} />
-      ) : (
-        <Words tone="ink-2">Not enough for a full jar.</Words>
-      )}
-    </RowLink>
-  );
-}
-
-/** What the crop also becomes by a published formula, each with its tested times. */
-function ByFormula({ products }: { products: readonly ProductRow[] }) {
+/** What the crops also become, of which no yield is published; each with its tested times. */
+function Unmeasured({ products }: { products: readonly ProductRow[] }) {
   return (
     <View className="border-t-2 border-hair pt-2">
-      <Heading size="lead">By a formula</Heading>
+      <Heading size="lead">Also tested</Heading>
       <Words size="label" tone="ink-2" className="pb-1">
-        Jars follow from the measured fruit or juice, not from pounds.
+        No yield is published for these: jars follow from the fruit or juice that is measured.
       </Words>
       <View className="flex-row flex-wrap gap-2">
         {products.map(({ product, name }) => (
@@ -222,11 +187,13 @@ function ByFormula({ products }: { products: readonly ProductRow[] }) {
   );
 }
 
-function NothingTested({ item }: { item: CropOnHand }) {
+function NothingTested({ crops }: { crops: readonly CropOnHand[] }) {
+  if (crops.length === 0) return <Words className="border-t-2 border-hair pt-3">Choose a lot above.</Words>;
+  const names = crops.map(({ crop }) => produceRow(crop).name.toLowerCase()).join(' and ');
   return (
     <Words className="border-t-2 border-hair pt-3">
-      Hoddle has no tested product for {produceRow(item.crop).name.toLowerCase()} yet. Do not can them by another food’s
-      time; the local extension office has tested ones. Eat them fresh or freeze them.
+      Hoddle has no tested product for {names} yet. Do not can them by another food’s time; the local extension office
+      has tested ones. Eat them fresh or freeze them.
     </Words>
   );
 }

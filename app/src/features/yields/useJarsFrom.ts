@@ -1,23 +1,26 @@
-import { capacityOf } from '@hoddle/core/canner/capacity';
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
-import { type JarSize } from '@hoddle/core/handbook/jars';
+import { JAR_SIZES, type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProductRow, productsOf } from '@hoddle/core/handbook/products';
+import { formulasOf } from '@hoddle/core/handbook/recipes';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
+import { type Lot } from '@hoddle/core/harvest/onHand';
 import { type Range } from '@hoddle/core/measure/range';
 import { findProcess, findTestedRow, type HouseholdPages, testedMethods } from '@hoddle/core/process/findProcess';
 import { type Method } from '@hoddle/core/process/method';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
-import { estimateJars } from '@hoddle/core/yields/estimateJars';
+import { type ProductFromLots, productsFromLots } from '@hoddle/core/yields/productsFromLots';
 import { useMemo } from 'react';
-import { type CropOnHand } from '@/features/harvest/useOnHand';
+import { widestCanner } from '@/features/canner/widestCanner';
 import { usePages } from '@/features/process/usePages';
 import { useHousehold } from '@/store/useHousehold';
+import { useLearned } from './useLearned';
 
-/** The sizes offered side by side, largest first. */
-const OFFERED_JARS: readonly JarSize[] = ['quart', 'pint'];
+/** The sizes offered side by side for what is printed by the pound, largest first. */
+const BY_THE_POUND: readonly JarSize[] = ['quart', 'pint'];
 
 /** A rack's usual number, for setting loads apart while the household has no canner. Common practice. */
-const USUAL_PLACES: Partial<Record<JarSize, number>> = { quart: 7, pint: 9 };
+const USUAL_PLACES: Partial<Record<JarSize, number>> = { quart: 7 };
+const USUAL_SMALL_PLACES = 9;
 
 export interface JarsRow {
   readonly jar: JarSize;
@@ -31,50 +34,54 @@ export interface JarsRow {
 }
 
 export interface ProductRows {
-  readonly product: ProductRow;
+  readonly made: ProductFromLots;
   /** Low-acid food is pressure canned, which is not planned here yet. */
   readonly pressureOnly: boolean;
-  readonly basis: string;
   readonly rows: readonly JarsRow[];
 }
 
 export interface JarsFrom {
   readonly products: readonly ProductRows[];
-  /** Tested products of this crop that go by a formula: pounds alone do not say how many jars. */
-  readonly byFormula: readonly ProductRow[];
+  /** Tested products of these crops of which no yield is published: pounds alone do not say how many jars. */
+  readonly unmeasured: readonly ProductRow[];
 }
 
-/** Every product a crop on hand fits, with the jars it makes in each size that is tested. */
-export function useJarsFrom({ crop, massKg }: Pick<CropOnHand, 'crop' | 'massKg'>): JarsFrom {
+/** Every product that some lots fit, with the jars they make in each size that is tested. */
+export function useJarsFrom(lots: readonly Lot[]): JarsFrom {
   const { household } = useHousehold();
   const pages = usePages();
+  const learned = useLearned();
   return useMemo(() => {
-    const made = productsOf(crop).map((product): ProductRows => {
-      const method = testedMethods(product)[0] ?? 'boiling-water';
+    const products = productsFromLots(lots, learned).flatMap((made): ProductRows[] => {
+      const { product } = made;
+      const method = testedMethods(product)[0];
+      if (!method) return [];
       const pressureOnly = method !== 'boiling-water';
-      const estimates = OFFERED_JARS.filter((jar) => isTested(product, jar, method)).map((jar) => ({
-        jar,
-        estimate: estimateJars(crop, massKg, product.product, jar),
-      }));
-      const rows = estimates.flatMap(({ jar, estimate }): JarsRow[] => {
-        if (estimate.kind === 'refusal') return [];
-        const canner = household.canners[0];
-        const capacity = canner && !pressureOnly ? capacityOf(canner, jar) : undefined;
-        const perLoad = capacity?.kind === 'holds' ? capacity.jars : (USUAL_PLACES[jar] ?? 7);
-        const likely = estimate.jars.p50;
-        const loads = capacity?.kind === 'holds' && likely > 0 ? splitLoads(likely, perLoad, 'full').length : undefined;
-        return [
-          { jar, jars: estimate.jars, perLoad, loads, ...timeAt(product, jar, method, household.altitudeFt, pages) },
-        ];
+      const rows = sizesOf(product, method).map((jar): JarsRow => {
+        const jars = made.jarsOf(jar);
+        const { capacity } = pressureOnly ? {} : widestCanner(household, jar);
+        const perLoad = capacity?.kind === 'holds' ? capacity.jars : (USUAL_PLACES[jar] ?? USUAL_SMALL_PLACES);
+        const loads =
+          capacity?.kind === 'holds' && jars.p50 > 0 ? splitLoads(jars.p50, perLoad, 'full').length : undefined;
+        return { jar, jars, perLoad, loads, ...timeAt(product, jar, method, household.altitudeFt, pages) };
       });
-      const first = estimates.find(({ estimate }) => estimate.kind === 'estimate')?.estimate;
-      return { product, pressureOnly, basis: first?.kind === 'estimate' ? first.basis : '', rows };
+      return rows.length === 0 ? [] : [{ made, pressureOnly, rows }];
     });
+    const measured = new Set(products.map(({ made }) => made.product.product));
+    const crops = [...new Set(lots.map(({ crop }) => crop))];
+    const all = [...new Set(crops.flatMap((crop) => productsOf(crop)))];
     return {
-      products: made.filter(({ rows }) => rows.length > 0),
-      byFormula: made.filter(({ rows }) => rows.length === 0).map(({ product }) => product),
+      products,
+      unmeasured: all.filter((row) => !measured.has(row.product) && testedMethods(row).length > 0),
     };
-  }, [crop, massKg, household, pages]);
+  }, [lots, household, pages, learned]);
+}
+
+/** By the pound quarts and pints, by a formula the jar it is printed for; of these the tested ones. */
+function sizesOf(product: ProductRow, method: Method): JarSize[] {
+  const printed = formulasOf(product.product).flatMap(({ yieldJar }) => JAR_SIZES.filter((jar) => jar === yieldJar));
+  const wanted = printed.length > 0 ? [...new Set(printed)] : BY_THE_POUND;
+  return wanted.filter((jar) => isTested(product, jar, method));
 }
 
 function isTested(product: ProductRow, jar: JarSize, method: Method): boolean {

@@ -2,7 +2,7 @@ import { type ProductRow } from '@hoddle/core/handbook/products';
 import { formulasOf } from '@hoddle/core/handbook/recipes';
 import { type ChangeVerdict } from '@hoddle/core/process/change';
 import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
-import { inKitchenFractions, readFormula } from '@hoddle/core/process/formula';
+import { inKitchenFractions, readFormula } from '@hoddle/core/handbook/formula';
 import { TextInput, View } from 'react-native';
 import { VerdictSign } from '@/ui/VerdictSign';
 import { Heading, Words } from '@/ui/Words';

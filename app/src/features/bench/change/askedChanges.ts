@@ -1,7 +1,7 @@
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { formulasOf } from '@hoddle/core/handbook/recipes';
 import { type ChangeId } from '@hoddle/core/process/change';
-import { readFormula, type Role } from '@hoddle/core/process/formula';
+import { readFormula, type Role } from '@hoddle/core/handbook/formula';
 
 /** Asked of everything, whatever it is made of. */
 const OF_ALL: readonly ChangeId[] = ['oil', 'thickener', 'bigger-jar', 'smaller-jar', 'dry-spices', 'merged'];

@@ -1,17 +1,20 @@
 import { countJars, isJarSize, JARS, type JarSize } from '@hoddle/core/handbook/jars';
 import { findProduce, type ProduceId, produceRow } from '@hoddle/core/handbook/produce';
-import { type ProductRow, productsOf } from '@hoddle/core/handbook/products';
+import { type ProductRow } from '@hoddle/core/handbook/products';
 import { massOf } from '@hoddle/core/harvest/massOf';
 import { type HarvestUnit, HARVEST_UNITS, UNITS } from '@hoddle/core/measure/amount';
 import { readAmount } from '@hoddle/core/measure/readAmount';
-import { estimateJars, massForJarsKg } from '@hoddle/core/yields/estimateJars';
+import { estimateJars, massForJarsKg, productsFrom } from '@hoddle/core/yields/estimateJars';
+import { type LearnedYields } from '@hoddle/core/yields/yieldModel';
+import { basisWords, yieldRange } from '@hoddle/core/yields/yieldRange';
 import { memo, useDeferredValue } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { CropKeys, recentCrops } from '@/features/harvest/CropKeys';
 import { UnitKeys } from '@/features/harvest/UnitKeys';
 import { RangeJars, rangeWidth } from '@/features/yields/RangeJars';
+import { useLearned } from '@/features/yields/useLearned';
 import { useHousehold } from '@/store/useHousehold';
-import { useMassWords } from '@/store/useUnits';
+import { useMassWords, useUnits } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';
 import { hueOfCrop } from '@/ui/colours';
 import { FigureField } from '@/ui/FigureField';
@@ -33,7 +36,8 @@ export function JarsScreen() {
   const { picks } = useHousehold();
   const { values, change } = useRemembered('jars', FIRST);
   const crop: ProduceId = findProduce(values.crop)?.crop ?? 'tomato-paste';
-  const products = productsOf(crop).filter((row) => estimateJars(crop, 1, row.product, 'quart').kind === 'estimate');
+  const learned = useLearned();
+  const products = productsFrom(crop);
   const product = products.find((row) => row.product === values.product) ?? products[0];
   const jar: 'quart' | 'pint' = values.jar === 'pint' ? 'pint' : 'quart';
   const mass = useMassWords();
@@ -43,7 +47,7 @@ export function JarsScreen() {
     <Instrument
       title={backwards ? 'Produce for jars' : 'Jars from produce'}
       note={produceRow(crop).name}
-      glance={product && glanceOf(values, crop, product, jar, mass)}
+      glance={product && glanceOf(values, crop, product, jar, mass, learned)}
       onKey={(key) => change({ [field]: typedAfter(values[field], key) })}
     >
       <Choice
@@ -78,7 +82,13 @@ export function JarsScreen() {
           No yield is published for {produceRow(crop).name.toLowerCase()} alone: it goes by a formula, measured in cups.
         </Words>
       ) : backwards ? (
-        <ProduceForJars typed={values.jars} onType={(jars) => change({ jars })} product={product} jar={jar} />
+        <ProduceForJars
+          typed={values.jars}
+          onType={(jars) => change({ jars })}
+          crop={crop}
+          product={product}
+          jar={jar}
+        />
       ) : (
         <JarsFromProduce
           typed={values.amount}
@@ -101,18 +111,19 @@ function glanceOf(
   product: ProductRow,
   jar: 'quart' | 'pint',
   mass: (massKg: number) => string,
+  learned: LearnedYields,
 ): string | undefined {
   if (values.way === 'produce') {
     const jars = readJars(values.jars);
     return jars.kind === 'count'
-      ? `${mass(massForJarsKg(product.product, jar, jars.value).p90)} to be sure`
+      ? `${mass(massForJarsKg(crop, product.product, jar, jars.value, { learned }).sureKg)} to be sure 8 times in 10`
       : undefined;
   }
   const unit = HARVEST_UNITS.find((each) => each === values.unit) ?? 'lb';
   const reading = readAmount(values.amount, unit);
   const read = reading.kind === 'amount' ? massOf(reading.amount, crop) : undefined;
   if (read?.kind !== 'mass') return undefined;
-  const estimate = estimateJars(crop, read.massKg, product.product, jar);
+  const estimate = estimateJars(crop, read.massKg, product.product, jar, learned);
   if (estimate.kind === 'refusal') return undefined;
   const { p10, p50, p90 } = estimate.jars;
   return `${countJars(p50, jar)}, ${p10} to ${p90}; have ${p90} ready`;
@@ -171,7 +182,8 @@ interface JarsAnswerProps {
 const JarsAnswer = memo(function JarsAnswer({ crop, massKg, product, jar }: JarsAnswerProps) {
   const mass = useMassWords();
   const { width } = useWindowDimensions();
-  const estimate = estimateJars(crop, massKg, product.product, jar);
+  const units = useUnits();
+  const estimate = estimateJars(crop, massKg, product.product, jar, useLearned());
   if (estimate.kind === 'refusal') return <Words>{estimate.reason}</Words>;
   return (
     <AnswerPlate
@@ -196,7 +208,7 @@ const JarsAnswer = memo(function JarsAnswer({ crop, massKg, product, jar }: Jars
         Have {estimate.jars.p90} clean jars and {estimate.jars.p90} lids ready: nine times in ten that is enough.
       </Words>
       <Words size="label" tone="ink-2">
-        From the {estimate.basis}, as recalled.
+        From the {basisWords(estimate.grounds, units)}; what is printed is as recalled.
       </Words>
     </AnswerPlate>
   );
@@ -212,14 +224,19 @@ function quartPxFor(jar: 'quart' | 'pint', jars: number, widthPx: number): numbe
 interface ForProps {
   typed: string;
   onType: (typed: string) => void;
+  crop: ProduceId;
   product: ProductRow;
   jar: JarSize;
 }
 
-function ProduceForJars({ typed, onType, product, jar }: ForProps) {
+function ProduceForJars({ typed, onType, crop, product, jar }: ForProps) {
+  const learned = useLearned();
   const mass = useMassWords();
   const jars = readJars(typed);
-  const need = jars.kind === 'count' ? massForJarsKg(product.product, jar, jars.value) : undefined;
+  const range = yieldRange(product.product, crop, learned);
+  const units = useUnits();
+  const basis = range ? basisWords(range.basis, units) : 'handbook';
+  const need = jars.kind === 'count' ? massForJarsKg(crop, product.product, jar, jars.value, { learned }) : undefined;
   return (
     <>
       <View className="flex-row">
@@ -237,22 +254,22 @@ function ProduceForJars({ typed, onType, product, jar }: ForProps) {
       {jars.kind === 'slip' && <Slip sentence={jars.sentence} />}
       {need && jars.kind === 'count' && (
         <AnswerPlate
-          text={`${countJars(jars.value, jar)} of ${product.name.toLowerCase()}: likely ${mass(need.p50)}, ${mass(need.p90)} to be sure nine times in ten.`}
+          text={`${countJars(jars.value, jar)} of ${product.name.toLowerCase()}: likely ${mass(need.likelyKg)}, ${mass(need.sureKg)} to be sure eight times in ten.`}
         >
           <Words>
             <Words size="figure" weight={800}>
-              {mass(need.p90)}
+              {mass(need.sureKg)}
             </Words>{' '}
-            to be sure nine times in ten
+            to be sure eight times in ten
           </Words>
           <Words>
-            Likely <Words weight={700}>{mass(need.p50)}</Words>; {mass(need.p10)} if all goes well.
+            Likely <Words weight={700}>{mass(need.likelyKg)}</Words>.
           </Words>
           <Words weight={700}>
             Have {jars.value} clean jars and {jars.value} lids ready.
           </Words>
           <Words size="label" tone="ink-2">
-            From the handbook, as recalled.
+            From the {basis}; what is printed is as recalled.
           </Words>
         </AnswerPlate>
       )}

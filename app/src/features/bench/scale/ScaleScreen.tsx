@@ -4,14 +4,9 @@ import { KG_PER_LB, ML_PER_CUP } from '@hoddle/core/measure/amount';
 import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { printSpan } from '@hoddle/core/measure/span';
-import { inKitchenFractions, readFormula, type Role } from '@hoddle/core/process/formula';
-import {
-  type Gate,
-  measuredIngredient,
-  measureGate,
-  potCups,
-  type ScaledIngredient,
-} from '@hoddle/core/supplies/measureGate';
+import { inKitchenFractions, readFormula, type Role } from '@hoddle/core/handbook/formula';
+import { type Gate, measureGate, potCups, type ScaledIngredient } from '@hoddle/core/supplies/measureGate';
+import { measuredIngredient } from '@hoddle/core/handbook/measuredIngredient';
 import { View } from 'react-native';
 import { Choice } from '@/ui/Choice';
 import { FigureField } from '@/ui/FigureField';

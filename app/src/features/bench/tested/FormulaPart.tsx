@@ -1,6 +1,6 @@
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { formulasOf } from '@hoddle/core/handbook/recipes';
-import { inKitchenFractions, readFormula } from '@hoddle/core/process/formula';
+import { inKitchenFractions, readFormula } from '@hoddle/core/handbook/formula';
 import { printSpan } from '@hoddle/core/measure/span';
 import { View } from 'react-native';
 import { Heading, Words } from '@/ui/Words';

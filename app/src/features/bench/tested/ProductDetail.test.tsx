@@ -1,5 +1,6 @@
 import { productRow } from '@hoddle/core/handbook/products';
 import { fireEvent, render, screen } from '@testing-library/react-native';
+import { EMPTY_HOUSEHOLD } from '@/store/emptyHousehold';
 import { useHouseholdStore } from '@/store/householdStore';
 import { ProductDetail } from './ProductDetail';
 
@@ -8,18 +9,7 @@ jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) 
 
 /** A household at an altitude, without a server. */
 function household(altitudeFt: number | null) {
-  const state = {
-    now: 0,
-    demoOffsetMs: null,
-    household: { name: '', altitudeFt, units: 'us' as const, burners: 4, canners: [] },
-    picks: [],
-    batches: [],
-    events: [],
-    lots: [],
-    movements: [],
-    checkedRows: [],
-    sources: [],
-  };
+  const state = { ...EMPTY_HOUSEHOLD, household: { ...EMPTY_HOUSEHOLD.household, altitudeFt } };
   useHouseholdStore.setState({ server: state, state, waiting: [], sync: async () => undefined });
 }
 

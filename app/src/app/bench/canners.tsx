@@ -1,0 +1,3 @@
+import { CannersScreen } from '@/features/bench/canners/CannersScreen';
+
+export default CannersScreen;

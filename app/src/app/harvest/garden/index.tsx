@@ -1,0 +1,3 @@
+import { GardenScreen } from '@/features/harvest/garden/GardenScreen';
+
+export default GardenScreen;

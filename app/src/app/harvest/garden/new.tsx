@@ -1,0 +1,3 @@
+import { NewBedScreen } from '@/features/harvest/garden/NewBedScreen';
+
+export default NewBedScreen;

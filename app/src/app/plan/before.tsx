@@ -1,0 +1,3 @@
+import { BeforeScreen } from '@/features/day/BeforeScreen';
+
+export default BeforeScreen;

@@ -1,0 +1,3 @@
+import { StepsScreen } from '@/features/day/StepsScreen';
+
+export default StepsScreen;

@@ -1,0 +1,129 @@
+import { type Household, type Kitchen } from '@hoddle/contract/household';
+import { DAY_MIN } from '@hoddle/core/day/kitchenSetup';
+import { View } from 'react-native';
+import { Stepper } from '@/ui/Stepper';
+import { TextKey } from '@/ui/TextKey';
+import { Heading, Words } from '@/ui/Words';
+
+const MOST_COOKS = 4;
+const HALF_HOUR = 30;
+
+interface KitchenPartProps {
+  household: Household;
+  onKeep: (part: Partial<Household>) => void;
+}
+
+/** Hands, burners and pots of a preserving day: a plan never asks for more. */
+export function KitchenPart({ household, onKeep }: KitchenPartProps) {
+  const { kitchen, burners } = household;
+  const change = (part: Partial<Kitchen>) => onKeep({ kitchen: { ...kitchen, ...part } });
+  const count = (label: string, value: number, most: number, keep: (next: number) => void, least = 0) => (
+    <View className="gap-1">
+      <Words>{label}</Words>
+      <Stepper
+        label={label}
+        words={String(value)}
+        onLess={value > least ? () => keep(value - 1) : undefined}
+        onMore={value < most ? () => keep(value + 1) : undefined}
+      />
+    </View>
+  );
+  return (
+    <>
+      <Heading>Hands</Heading>
+      <Words tone="ink-2">Hours in which somebody can work. Chores and meals are left out of them.</Words>
+      <View role="list" aria-label="Cooks" className="gap-4">
+        {kitchen.cooks.map((cook, i) => (
+          <CookRow
+            key={i}
+            cook={cook}
+            onKeep={(next) => change({ cooks: kitchen.cooks.map((other, k) => (k === i ? next : other)) })}
+            onGone={
+              kitchen.cooks.length > 1 ? () => change({ cooks: kitchen.cooks.filter((_, k) => k !== i) }) : undefined
+            }
+          />
+        ))}
+      </View>
+      {kitchen.cooks.length < MOST_COOKS && (
+        <TextKey
+          words="One more pair of hands"
+          label="Add a cook"
+          onPress={() =>
+            change({
+              cooks: [
+                ...kitchen.cooks,
+                { name: `Helper ${kitchen.cooks.length}`, fromMin: 9 * 60, toMin: 17 * 60, breaks: [] },
+              ],
+            })
+          }
+        />
+      )}
+      <Heading>Stove and pots</Heading>
+      {count('Burners', burners, 12, (next) => onKeep({ burners: next }), 1)}
+      {count('Of them, that carry a canner', kitchen.cannerBurners, burners, (next) => change({ cannerBurners: next }))}
+      {count('Big pots', kitchen.bigPots, 12, (next) => change({ bigPots: next }))}
+      {count('Strainers or drip bags', kitchen.strainers, 8, (next) => change({ strainers: next }))}
+      {count('Food mills', kitchen.mills, 4, (next) => change({ mills: next }))}
+    </>
+  );
+}
+
+type Cook = Kitchen['cooks'][number];
+
+function CookRow({ cook, onKeep, onGone }: { cook: Cook; onKeep: (cook: Cook) => void; onGone?: () => void }) {
+  const { name, fromMin, toMin, breaks } = cook;
+  return (
+    <View role="listitem" className="gap-2 border-t border-hair pt-2">
+      <View className="flex-row items-center justify-between">
+        <Words weight={700}>{name}</Words>
+        {onGone && <TextKey words="Leaves" label={`${name} leaves`} onPress={onGone} />}
+      </View>
+      <Stepper
+        label={`${name} begins`}
+        words={`from ${hourWords(fromMin)}`}
+        onLess={fromMin > 0 ? () => onKeep({ ...cook, fromMin: fromMin - HALF_HOUR }) : undefined}
+        onMore={fromMin + HALF_HOUR < toMin ? () => onKeep({ ...cook, fromMin: fromMin + HALF_HOUR }) : undefined}
+      />
+      <Stepper
+        label={`${name} ends`}
+        words={`to ${hourWords(toMin)}`}
+        onLess={toMin - HALF_HOUR > fromMin ? () => onKeep({ ...cook, toMin: toMin - HALF_HOUR }) : undefined}
+        onMore={toMin + HALF_HOUR <= DAY_MIN ? () => onKeep({ ...cook, toMin: toMin + HALF_HOUR }) : undefined}
+      />
+      {breaks.map((pause, i) => (
+        <View key={i} className="flex-row items-center justify-between">
+          <Words>
+            {hourWords(pause.fromMin)} to {hourWords(pause.toMin)}, {pause.atHome ? 'at home' : 'out of the house'}
+          </Words>
+          <TextKey
+            words="Strike out"
+            label={`Strike out the break at ${hourWords(pause.fromMin)}`}
+            onPress={() => onKeep({ ...cook, breaks: breaks.filter((_, k) => k !== i) })}
+          />
+        </View>
+      ))}
+      <View className="flex-row gap-4">
+        <TextKey
+          words="Chores"
+          label={`${name}: an hour of chores at 5 pm`}
+          onPress={() => onKeep({ ...cook, breaks: [...breaks, { fromMin: 17 * 60, toMin: 18 * 60, atHome: false }] })}
+        />
+        <TextKey
+          words="Dinner"
+          label={`${name}: dinner at 6:30 pm`}
+          onPress={() =>
+            onKeep({ ...cook, breaks: [...breaks, { fromMin: 18 * 60 + 30, toMin: 19 * 60 + 15, atHome: true }] })
+          }
+        />
+      </View>
+    </View>
+  );
+}
+
+/** "6 am", "12:30 pm", "midnight". */
+function hourWords(minutes: number): string {
+  if (minutes % DAY_MIN === 0) return 'midnight';
+  const hour = Math.floor(minutes / 60);
+  const rest = minutes % 60;
+  return `${hour % 12 === 0 ? 12 : hour % 12}${rest === 0 ? '' : `:${String(rest).padStart(2, '0')}`} ${hour < 12 ? 'am' : 'pm'}`;
+}

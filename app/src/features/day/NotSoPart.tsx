@@ -1,0 +1,86 @@
+import { productRow } from '@hoddle/core/handbook/products';
+import { splitLoads } from '@hoddle/core/canner/splitLoads';
+import { countJars } from '@hoddle/core/handbook/jars';
+import { type WayOut } from '@hoddle/core/day/whatGives';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { v7 as uuidV7 } from 'uuid';
+import { widestCanner } from '@/features/canner/widestCanner';
+import { useDayPlanStore } from '@/store/dayPlanStore';
+import { useHouseholdStore } from '@/store/householdStore';
+import { useHousehold } from '@/store/useHousehold';
+import { duration } from '@/ui/clockWords';
+import { Key } from '@/ui/Key';
+import { Plate } from '@/ui/Plate';
+import { Words } from '@/ui/Words';
+import { type Day } from './useDay';
+
+const MINUTE_MS = 60_000;
+
+/** A day that cannot be done as it is: why, and what gives. Nothing is thrown away. */
+export function NotSoPart({ day }: { day: Day }) {
+  const router = useRouter();
+  const { canners } = useHousehold().household;
+  const { status, refusal } = useDayPlanStore();
+  if (status !== 'refused' || !refusal) return null;
+  const names = new Map(day.batches.map((batch) => [batch.id, productRow(batch.product).name.toLowerCase()]));
+  const wayWords = (way: WayOut): string => {
+    switch (way.kind) {
+      case 'without':
+        return `Leave out ${names.get(way.batchId) ?? 'a batch'}: then it goes. Its produce stays on hand; freeze what spoils.`;
+      case 'borrow':
+        return `Borrow a second canner like ${canners.find(({ id }) => id === way.likeCannerId)?.name ?? 'yours'}.`;
+      case 'earlier':
+        return `Start ${duration(way.byMinutes * MINUTE_MS)} earlier.`;
+    }
+  };
+  const held = day.batches.map((batch) => {
+    const most = Math.max(...batch.loads.map(({ jars }) => jars));
+    return `${names.get(batch.id) ?? ''}, up to ${most} in a load`;
+  });
+  return (
+    <Plate className="mb-3 gap-2">
+      <View role="alert" className="gap-1">
+        <Words size="lead" weight={700}>
+          This day cannot be done as it is.
+        </Words>
+        <Words>
+          {refusal.sentence ??
+            `No canner ${canners.length === 0 ? 'is written down' : 'of yours takes every load'}: ${held.join('; ')}.`}
+        </Words>
+      </View>
+      {refusal.waysOut.map((way) => (
+        <Words key={wayWords(way)} weight={600}>
+          {wayWords(way)}
+        </Words>
+      ))}
+      <SplitAnew day={day} />
+      <Key look="outline" words="See the canners" onPress={() => router.navigate('/bench/canners')} />
+    </Plate>
+  );
+}
+
+/** A batch whose loads are too large for the canners that are left is parted anew, as long as none of them has begun. */
+function SplitAnew({ day }: { day: Day }) {
+  const { household } = useHousehold();
+  const enter = useHouseholdStore((store) => store.enter);
+  return day.batches.map((batch) => {
+    const { canner, capacity } = widestCanner(household, batch.jar);
+    const begun = day.loads.some((load) => load.batch === batch && load.phase !== 'planned');
+    if (!canner || capacity?.kind !== 'holds' || begun || batch.loads.every(({ jars }) => jars <= capacity.jars)) {
+      return null;
+    }
+    const jars = batch.loads.reduce((sum, load) => sum + load.jars, 0);
+    const loads = splitLoads(jars, capacity.jars, 'full').map((count, i) => ({
+      id: uuidV7(),
+      number: i + 1,
+      jars: count,
+    }));
+    const split = () => {
+      enter({ kind: 'batch-struck', batchId: batch.id });
+      enter({ kind: 'batch', batch: { ...batch, id: uuidV7(), cannerId: canner.id, loads } });
+    };
+    const words = `Part ${countJars(jars, batch.jar)} anew: ${loads.map((load) => load.jars).join(', ')}`;
+    return <Key key={batch.id} words={words} onPress={split} />;
+  });
+}

@@ -1,0 +1,199 @@
+import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
+import { countJars } from '@hoddle/core/handbook/jars';
+import { keepsDays, placesFor } from '@hoddle/core/harvest/keeping';
+import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
+import { UNITS } from '@hoddle/core/measure/amount';
+import { estimateJars, productsFrom } from '@hoddle/core/yields/estimateJars';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useLearned } from '@/features/yields/useLearned';
+import { useHousehold, useNow } from '@/store/useHousehold';
+import { Choice } from '@/ui/Choice';
+import { clockTime, dayAndDate, weekday } from '@/ui/clockWords';
+import { COLOURS, hueOfCrop } from '@/ui/colours';
+import { FigureField } from '@/ui/FigureField';
+import { Key } from '@/ui/Key';
+import { Keypad } from '@/ui/Keypad';
+import { RipenessGlyph } from '@/ui/RipenessGlyph';
+import { Screen } from '@/ui/Screen';
+import { Words } from '@/ui/Words';
+import { AskMeasure } from './AskMeasure';
+import { CropKeys, recentCrops } from './CropKeys';
+import { PLACE_NAMES } from './keepingWords';
+import { MorePick } from './MorePick';
+import { UnitKeys } from './UnitKeys';
+import { type DraftReading, type PickDraft, pickFrom, readDraft, usePickEntry } from './usePickEntry';
+
+interface PickFormProps {
+  title: string;
+  first: PickDraft;
+  keyWords: string;
+  backTo: string;
+  /** With no id of its own yet. */
+  onSave: (pick: HarvestPick) => void;
+}
+
+/** One basket: crop, amount, ripeness, place; when and from where behind one line. */
+export function PickForm({ title, first, keyWords, backTo, onSave }: PickFormProps) {
+  const { picks, plantings, ownMeasures } = useHousehold();
+  const now = useNow(30_000);
+  const { draft, change, field, setField, press } = usePickEntry(first);
+  const [asked, setAsked] = useState(false);
+  const reading = readDraft(draft, ownMeasures, now);
+  const { hue } = hueOfCrop(draft.crop);
+  const wrong = reading.kind === 'slip' ? reading.field : undefined;
+  const save = () => {
+    setAsked(true);
+    if (reading.kind === 'ready') onSave(pickFrom(draft, reading, ''));
+  };
+  return (
+    <Screen
+      station="harvest"
+      title={title}
+      backTo={backTo}
+      withoutStations
+      headSide={<Words tone="ink-2">{`${weekday(now)} ${clockTime(now)}`}</Words>}
+      foot={<PickFoot {...{ draft, reading, asked, now, keyWords }} onSave={save} />}
+    >
+      <View className="max-w-[560px] gap-[10px]">
+        <CropKeys
+          first={recentCrops(picks)}
+          crop={draft.crop}
+          onChoose={(crop) =>
+            change({ crop, plantingId: null, place: placesFor(crop).includes(draft.place) ? draft.place : 'counter' })
+          }
+        />
+        <View className="flex-row gap-[10px]">
+          <FigureField
+            label="Picked"
+            large
+            typed={draft.amount}
+            unitWords={draft.vessel || UNITS[draft.unit].several}
+            active={field === 'amount'}
+            wrong={wrong === 'amount'}
+            onFocus={() => setField('amount')}
+            onChange={(amount) => change({ amount })}
+          />
+          {draft.ripeness !== 'soft' && (
+            <FigureField
+              label="of it soft"
+              large={false}
+              typed={draft.soft}
+              unitWords={draft.vessel !== '' ? '' : draft.unit === 'kg' ? 'kg' : draft.unit === 'lb' ? 'lb' : ''}
+              active={field === 'soft'}
+              wrong={wrong === 'soft'}
+              onFocus={() => setField('soft')}
+              onChange={(soft) => change({ soft })}
+            />
+          )}
+        </View>
+        <UnitKeys
+          unit={draft.vessel === '' ? draft.unit : undefined}
+          onChoose={(unit) => change({ unit, vessel: '' })}
+        />
+        <Keypad onPress={press} />
+        <Choice
+          label="Ripeness"
+          value={draft.ripeness}
+          onChoose={(ripeness) => {
+            change({ ripeness });
+            if (ripeness === 'soft') setField('amount');
+          }}
+          options={(['firm', 'ripe', 'soft'] as const).map((ripeness) => ({
+            value: ripeness,
+            words: ripeness,
+            drawing: <RipenessGlyph ripeness={ripeness} hue={hue} />,
+          }))}
+        />
+        <Choice
+          label="Where it is kept"
+          value={draft.place}
+          onChoose={(place) => change({ place })}
+          options={placesFor(draft.crop).map((place) => ({ value: place, words: PLACE_NAMES[place] }))}
+        />
+        <MorePick
+          draft={draft}
+          plantings={plantings.filter(({ crop }) => crop === draft.crop)}
+          ownMeasures={ownMeasures.filter(({ crop }) => crop === draft.crop)}
+          onChange={change}
+          dayIsWrong={wrong === 'day'}
+        />
+        <Words size="label" tone="ink-2">
+          <Words size="label" weight={700}>
+            Soft
+          </Words>{' '}
+          is ripe and sound. Mould or rot: not for jars.
+        </Words>
+      </View>
+    </Screen>
+  );
+}
+
+interface FootProps {
+  draft: PickDraft;
+  reading: DraftReading;
+  asked: boolean;
+  now: number;
+  keyWords: string;
+  onSave: () => void;
+}
+
+/** What is wrong or still to be told, or what it will be: how long it keeps and how many jars it likely makes. */
+function PickFoot({ draft, reading, asked, now, keyWords, onSave }: FootProps) {
+  const slip =
+    reading.kind === 'slip'
+      ? reading.sentence
+      : asked && reading.kind === 'empty'
+        ? 'How much came in? Type an amount first.'
+        : undefined;
+  return (
+    <View className="gap-2">
+      {slip !== undefined && (
+        <View role="alert" className="flex-row items-center gap-2">
+          <TriangleAlert size={24} color={COLOURS.ink} strokeWidth={2.2} />
+          <View className="flex-1">
+            <Words weight={700}>{slip}</Words>
+            <Words size="small" tone="ink-2">
+              Nothing is saved yet; what was typed stays.
+            </Words>
+          </View>
+        </View>
+      )}
+      {reading.kind === 'ask' && <AskMeasure crop={draft.crop} {...reading} />}
+      {reading.kind === 'ready' && <Outlook draft={draft} reading={reading} now={now} />}
+      <Key words={keyWords} tall onPress={onSave} />
+    </View>
+  );
+}
+
+const DAY_MS = 24 * 60 * 60_000;
+
+function Outlook({
+  draft,
+  reading,
+  now,
+}: {
+  draft: PickDraft;
+  reading: Extract<DraftReading, { kind: 'ready' }>;
+  now: number;
+}) {
+  const learned = useLearned();
+  const ripeness = reading.softKg > 0 ? 'soft' : draft.ripeness;
+  const days = keepsDays(draft.crop, ripeness, draft.place);
+  const until = reading.pickedAt + days * DAY_MS;
+  const product = productsFrom(draft.crop)[0];
+  const estimate = product && estimateJars(draft.crop, reading.massKg, product.product, 'quart', learned);
+  const start = ripeness === 'soft' && draft.place !== 'freezer' ? 'Use the soft ones by' : 'Keeps to';
+  return (
+    <View>
+      <Words weight={700}>
+        {start} {now > until ? 'today' : days > 6 ? dayAndDate(until) : weekday(until)}
+      </Words>
+      <Words>
+        {estimate?.kind === 'estimate' && product
+          ? `Likely ${countJars(estimate.jars.p50, 'quart')} ${product.name.toLowerCase()}`
+          : 'No tested product for it in Hoddle yet.'}
+      </Words>
+    </View>
+  );
+}

@@ -1,0 +1,82 @@
+import { type Canner } from '@hoddle/core/canner/canner';
+import { heatUpMinutes } from '@hoddle/core/canner/heatUp';
+import { type OddJarsChoice, oddJars, type OpenLoad } from '@hoddle/core/canner/oddJars';
+import { waterLitres } from '@hoddle/core/canner/waterLitres';
+import { capacityOf } from '@hoddle/core/canner/capacity';
+import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
+import { CANNER_STEPS } from '@hoddle/core/handbook/steps';
+import { View } from 'react-native';
+import { useDay } from '@/features/day/useDay';
+import { duration } from '@/ui/clockWords';
+import { Words } from '@/ui/Words';
+
+const MINUTE_MS = 60_000;
+
+interface OddJarsPartProps {
+  canner: Canner;
+  jar: JarSize;
+  pack: 'hot' | 'raw';
+  /** Jars of the last load, and places of the rack. */
+  jars: number;
+  places: number;
+  processMinutes: number;
+  altitudeFt: number;
+  /** Days the produce keeps uncut. */
+  keepsDays: number;
+  /** Days the product keeps in the refrigerator, where it has such a class. */
+  refrigeratorDays?: number;
+}
+
+/** The odd jars of the last load: each way out with what it costs, the least canner time first. */
+export function OddJarsPart(props: OddJarsPartProps) {
+  const { canner, jar, jars, places, pack, processMinutes, altitudeFt, keepsDays, refrigeratorDays } = props;
+  const day = useDay();
+  const heating = heatUpMinutes({ canner, jar, jars, pack, method: 'boiling-water', processMinutes, altitudeFt });
+  const aroundMin = Math.round(
+    mid(CANNER_STEPS.load) + heating.p50 + mid(CANNER_STEPS.rest) + mid(CANNER_STEPS.unload),
+  );
+  // Only beside jars of their own size: what a rack takes of two sizes at once is tried by hand.
+  const open = (day?.loads ?? []).flatMap(({ id, batch, jars: taken, phase }): OpenLoad[] => {
+    const capacity = capacityOf(canner, jar, { method: batch.method });
+    if (phase !== 'planned' || batch.jar !== jar || capacity.kind === 'refusal') return [];
+    return [{ loadId: id, method: batch.method, minutes: batch.processMinutes, free: capacity.jars - taken }];
+  });
+  const waterL = waterLitres(canner, { jar, jars: places, processMinutes, method: 'boiling-water' }) ?? 0;
+  const odd = { jars, places, method: 'boiling-water', minutes: processMinutes, aroundMin, waterL, keepsDays } as const;
+  const choices = oddJars({ ...odd, ...(refrigeratorDays !== undefined && { refrigeratorDays }) }, open);
+  const loadWords = (id: string) => `load ${(day?.loads.findIndex((load) => load.id === id) ?? 0) + 1}`;
+  return (
+    <View className="gap-1">
+      <Words weight={700}>The last {countJars(jars, jar)}</Words>
+      <View role="list">
+        {choices.map((choice) => (
+          <View key={keyOf(choice)} role="listitem" className="border-t border-hair py-1">
+            <Words size="label">{choiceWords(choice, loadWords)}</Words>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+function keyOf(choice: OddJarsChoice): string {
+  return choice.kind === 'share' ? `share ${choice.withLoadId}` : choice.kind;
+}
+
+function choiceWords(choice: OddJarsChoice, loadWords: (id: string) => string): string {
+  const hours = (minutes: number) => duration(minutes * MINUTE_MS);
+  switch (choice.kind) {
+    case 'runShort':
+      return `Run it short: ${hours(choice.occupiedMin)} of the canner, ${Math.round(choice.waterL)} litres of water, ${choice.spacers} spacers.`;
+    case 'share':
+      return `Share ${loadWords(choice.withLoadId)}, all at ${choice.minutes} min: saves ${hours(choice.savedMin)}. ${choice.note ?? ''}`.trim();
+    case 'hold':
+      return `Hold the produce, uncut: it keeps ${choice.days} ${choice.days === 1 ? 'day' : 'days'} more. Saves ${hours(choice.savedMin)} today.`;
+    case 'refrigerate':
+      return `Refrigerate what is cooked and eat it within ${choice.days} days. Saves ${hours(choice.savedMin)}.`;
+  }
+}
+
+function mid([low, high]: readonly [number, number]): number {
+  return (low + high) / 2;
+}

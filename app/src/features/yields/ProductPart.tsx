@@ -1,0 +1,135 @@
+import { produceRow } from '@hoddle/core/handbook/produce';
+import { countJars, JARS } from '@hoddle/core/handbook/jars';
+import { productRow } from '@hoddle/core/handbook/products';
+import { type Lot } from '@hoddle/core/harvest/onHand';
+import { basisWords } from '@hoddle/core/yields/yieldRange';
+import { View } from 'react-native';
+import { lotKey } from '@/features/harvest/useOnHand';
+import { useMassWords, useUnits } from '@/store/useUnits';
+import { hueOfCrop } from '@/ui/colours';
+import { RowLink } from '@/ui/RowLink';
+import { Heading, Words } from '@/ui/Words';
+import { RangeJars } from './RangeJars';
+import { type JarsRow, type ProductRows } from './useJarsFrom';
+
+/** More jars than anyone makes at once are told in figures: drawn, they would shrink all others. */
+export const MOST_DRAWN = 60;
+
+interface ProductPartProps {
+  part: ProductRows;
+  lots: readonly Lot[];
+  /** Lots of more than one crop: each product says which it takes. */
+  several: boolean;
+  quartPx: number;
+  widthPx: number;
+}
+
+/** One product that lots become: its jars in each size, what it stands on, leaves, misses and feeds. */
+export function ProductPart({ part, lots, several, quartPx, widthPx }: ProductPartProps) {
+  const { made, pressureOnly, rows } = part;
+  const mass = useMassWords();
+  const basis = basisWords(made.grounds, useUnits());
+  const crops = made.crops.map((crop) => produceRow(crop).name.toLowerCase()).join(' and ');
+  return (
+    <View className="border-t-2 border-hair pb-2 pt-2" style={{ width: widthPx }}>
+      <Heading size="lead">{made.product.name}</Heading>
+      <RowLink
+        href={{ pathname: '/harvest/learned', params: { product: made.product.product, crop: made.crops[0] ?? '' } }}
+        className="min-h-[48px] justify-center"
+        label={`From the ${basis}${pressureOnly ? ', pressure only' : ''}. How this estimate came about.`}
+      >
+        <Words size="label" tone="ink-2">
+          {pressureOnly ? 'pressure only, ' : ''}
+          {several ? `${crops}; ` : ''}
+          <Words size="label" tone="cobalt" weight={600}>
+            from the {basis}
+          </Words>
+        </Words>
+      </RowLink>
+      {rows.map((row) => (
+        <SizeRow key={row.jar} row={row} part={part} lots={lots} quartPx={quartPx} />
+      ))}
+      {restWords(made, mass).map((words) => (
+        <Words key={words} size="label">
+          {words}
+        </Words>
+      ))}
+    </View>
+  );
+}
+
+/** What a product leaves over, misses and feeds, a line each. */
+function restWords(made: ProductRows['made'], mass: (massKg: number) => string): string[] {
+  const { pots, leftKg, missing, byProducts } = made;
+  const lines: string[] = [];
+  if (pots !== undefined) {
+    const count = pots === 0 ? 'Too little for one batch' : pots === 1 ? 'One batch' : `${pots} batches side by side`;
+    lines.push(leftKg > 0.05 ? `${count}, leaves ${mass(leftKg)}.` : `${count}.`);
+  }
+  if (missing.length > 0) {
+    const each = missing.map(({ crop, massKg, text }) =>
+      massKg === undefined ? `${text} a batch` : `${mass(massKg)} ${produceRow(crop).name.toLowerCase()}`,
+    );
+    lines.push(`Missing: ${each.join(', ')}.`);
+  }
+  for (const { kind, quartsAtMost, massKg, feeds } of byProducts) {
+    const amount = massKg === undefined ? `up to ${Math.floor(quartsAtMost ?? 0)} quarts` : mass(massKg);
+    lines.push(`Also gives ${amount} ${kind}: ${productRow(feeds).name.toLowerCase()} by its own time.`);
+  }
+  return lines;
+}
+
+interface SizeRowProps {
+  row: JarsRow;
+  part: ProductRows;
+  lots: readonly Lot[];
+  quartPx: number;
+}
+
+function SizeRow({ row, part: { made, pressureOnly }, lots, quartPx }: SizeRowProps) {
+  const { jar, jars, perLoad, loads, minutes, pressurePsi } = row;
+  const crop = made.crops[0] ?? 'tomato-paste';
+  const { hue, mark } = hueOfCrop(crop);
+  const product = made.product.product;
+  const range = `${jars.p10} to ${jars.p90}`;
+  const facts = [
+    loads === undefined ? undefined : `${loads} ${loads === 1 ? 'load' : 'loads'}`,
+    minutes === undefined ? undefined : `${minutes} min${pressurePsi === undefined ? '' : ` at ${pressurePsi} psi`}`,
+  ];
+  const chosen = lots
+    .filter((lot) => lot.crop === crop)
+    .map(lotKey)
+    .join(',');
+  return (
+    <RowLink
+      href={
+        pressureOnly
+          ? { pathname: '/bench/tested/[product]', params: { product, jar } }
+          : { pathname: '/plan/make', params: { crop, product, jar, lots: chosen } }
+      }
+      label={`${range} ${JARS[jar].several}, likely ${jars.p50}. ${facts.filter(Boolean).join(', ')}. Choose.`}
+      className="min-h-[56px] justify-center py-1"
+    >
+      <View className="flex-row items-baseline">
+        <Words size="head" weight={800}>
+          {countJars(jars.p50, jar)}
+        </Words>
+        <Words size="lead" tone="ink-2" className="flex-1 pl-2">
+          {range}
+        </Words>
+        <Words size="label" tone="ink-2">
+          {facts[0] ?? ''}
+          {facts[0] && facts[1] ? ', ' : ''}
+          <Words size="label" weight={700}>
+            {facts[1] ?? ''}
+          </Words>
+        </Words>
+      </View>
+      {jars.p90 > MOST_DRAWN ? null : jars.p90 > 0 ? (
+        <RangeJars size={jar} jars={jars} perLoad={perLoad} quartPx={quartPx} hue={hue} mark={mark} />
+      ) : (
+        <Words tone="ink-2">Not enough for a full jar.</Words>
+      )}
+    </RowLink>
+  );
+}

@@ -1,0 +1,55 @@
+import { findProduct } from '@hoddle/core/handbook/products';
+import { KG_PER_LB } from '@hoddle/core/measure/amount';
+import { productsFrom } from '@hoddle/core/yields/estimateJars';
+import { useRouter } from 'expo-router';
+import { v7 as uuidV7 } from 'uuid';
+import { recentCrops } from '@/features/harvest/CropKeys';
+import { useHouseholdStore } from '@/store/householdStore';
+import { householdNow, useHousehold } from '@/store/useHousehold';
+import { useUnits } from '@/store/useUnits';
+import { RecordForm } from './RecordForm';
+import { type RecordDraft } from './readRecord';
+
+/** What a batch made, written down while it is fresh: of a planned batch, or of any. */
+export function BatchRecordScreen({ batchId }: { batchId?: string }) {
+  const router = useRouter();
+  const enter = useHouseholdStore((store) => store.enter);
+  const { batches, batchRecords, picks } = useHousehold();
+  const unit = useUnits() === 'metric' ? 'kg' : 'lb';
+  const batch = batches.find(({ id }) => id === batchId);
+  const crop =
+    picks.find(({ id }) => id === batch?.uses[0]?.pickId)?.crop ?? recentCrops(picks)[0] ?? ('tomato-paste' as const);
+  const product = batch && findProduct(batch.product) ? batch.product : productsFrom(crop)[0]?.product;
+  const usedKg = batch?.uses.reduce((sum, { massKg }) => sum + massKg, 0) ?? 0;
+  const inUnit = unit === 'kg' ? usedKg : usedKg / KG_PER_LB;
+  const first: RecordDraft = {
+    crop,
+    product: product ?? 'tomatoes-crushed',
+    amount: batch ? `${Math.round(inUnit * 10) / 10} ${unit}` : '',
+    jars: batch ? String(batch.loads.reduce((sum, { jars }) => sum + jars, 0)) : '',
+    jar: batch?.jar ?? 'quart',
+    otherJars: '',
+    otherJar: 'pint',
+    part: '0',
+    water: '',
+    sugar: '',
+    note: '',
+  };
+  return (
+    <RecordForm
+      title={batch ? 'What did it make?' : 'What did a batch make?'}
+      first={first}
+      isPlanned={batch !== undefined}
+      isWritten={batchRecords.some((record) => record.batchId !== null && record.batchId === batchId)}
+      onSave={(record, learnFrom) => {
+        const at = batch ? Math.min(householdNow(), batch.startAt + 8 * 60 * 60_000) : householdNow();
+        const own = { id: uuidV7(), batchId: batch?.id ?? null, madeAt: at, learnFrom };
+        enter({ kind: 'batch-record', record: { ...record, ...own } });
+        router.replace({
+          pathname: '/harvest/learned',
+          params: { product: record.product, crop: record.crop },
+        });
+      }}
+    />
+  );
+}

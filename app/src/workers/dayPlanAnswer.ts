@@ -1,0 +1,20 @@
+import { type DayPlan } from '@hoddle/core/day/planDay';
+import { type WayOut } from '@hoddle/core/day/whatGives';
+
+/** A plan as it is kept and sent: nothing but plain values. */
+export interface PlannedDay extends Omit<DayPlan, 'cannerOf'> {
+  /** Over by then in nine of ten tries, minutes from its start. */
+  readonly lateMin: number;
+  /** Which canner each load goes into. */
+  readonly cannerOf: Readonly<Record<string, string>>;
+}
+
+/** What the worker tells the page. */
+export type DayAnswer =
+  | { readonly kind: 'plan'; readonly plan: PlannedDay; readonly over: boolean }
+  | {
+      readonly kind: 'refused';
+      readonly sentence?: string;
+      readonly tasks: readonly string[];
+      readonly waysOut: readonly WayOut[];
+    };
