@@ -6,7 +6,7 @@ import { RealServer } from '../realServer';
 const SLOWER = 4;
 const BUDGET_MS = 100;
 
-const INSTRUMENTS = [
+const FIELDS = [
   ['/bench/jars', 'Produce'],
   ['/bench/convert', 'Amount'],
   ['/bench/brine/dilled-beans', 'Liquid 1'],
@@ -16,6 +16,8 @@ const INSTRUMENTS = [
   ['/bench/ready/grape-juice', 'Produce'],
   ['/bench/change/pickled-beets', 'The batch, one ingredient a line'],
   ['/bench/tested', 'Search by any name'],
+  ['/harvest/pick', 'Picked'],
+  ['/harvest/batch', 'What went in'],
 ] as const;
 
 /** Presses keys and measures from each press to the frame that shows what follows from it. */
@@ -59,7 +61,7 @@ test('from a key to its answer', async ({ page }) => {
   const session = await page.context().newCDPSession(page);
   await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
   process.stdout.write(`${cpus()[0]?.model ?? 'unknown machine'}, slowed ${SLOWER} times, Node ${process.version}\n`);
-  for (const [path, name] of INSTRUMENTS) {
+  for (const [path, name] of FIELDS) {
     await page.goto(server.address + path);
     const times = (await measure(page, name)).sort((a, b) => a - b);
     const middle = times[Math.floor(times.length / 2)] ?? NaN;

@@ -116,6 +116,16 @@ test('24 pints in a canner that holds 9 are 9, 9, 6 or evened out 8, 8, 8', asyn
   const stepper = page.getByRole('button', { name: 'Jars to fill: one less' });
   while (!(await page.getByText('24 pints', { exact: true }).isVisible())) await stepper.click();
   await expect(page.getByRole('list', { name: '3 loads: 9, 9, 6' })).toBeVisible();
+  // Six of nine is a load as any other; one alone is told with what each way out costs.
+  await expect(page.getByText(/^The last/)).toHaveCount(0);
+  const fewer = page.getByRole('button', { name: 'Jars to fill: one less' });
+  while (!(await page.getByText('19 pints', { exact: true }).isVisible())) await fewer.click();
+  await expect(page.getByText('The last 1 pint', { exact: true })).toBeVisible();
+  await expect(page.getByText(/^Run it short: .* of the canner, \d+ litres of water, 8 spacers/)).toBeVisible();
+  await expect(page.getByText(/^Hold the produce, uncut/)).toBeVisible();
+  await expect(page.getByText(/^Refrigerate what is cooked and eat it within 7 days/)).toBeVisible();
+  const more = page.getByRole('button', { name: 'Jars to fill: one more' });
+  while (!(await page.getByText('24 pints', { exact: true }).isVisible())) await more.click();
   await page.getByRole('radio', { name: 'evened out' }).click();
   await expect(page.getByRole('list', { name: '3 loads: 8, 8, 8' })).toBeVisible();
 });
@@ -131,7 +141,7 @@ for (const [crop, product, jars, minutes] of [
     const hands = kitchenHands(page, server.address);
     await hands.setUpKitchen('3420');
     await hands.pick(crop, '30');
-    const part = page.getByRole('heading', { name: product }).locator('xpath=../..');
+    const part = page.getByRole('heading', { name: product }).locator('xpath=..');
     await part.getByRole('link', { name: new RegExp(`${jars}, likely .*${minutes} min`) }).click();
     await hands.press(/^Plan \d+/);
     await page.getByRole('link', { name: new RegExp(`^Load 1, .*${product}.*boils ${minutes} min`, 'i') }).click();

@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { connect, createServer } from 'node:net';
 import { expect, test } from '@playwright/test';
 import { newFile, RealServer, startAndFail } from '../realServer';
 
@@ -31,4 +31,14 @@ test('it answers on this machine alone, and a page comes with its protections', 
   expect(page.headers.get('content-type')).toContain('text/html');
   expect(page.headers.get('content-security-policy')).toContain("default-src 'self'");
   expect(await server.stop('SIGTERM')).toBe(0);
+});
+
+test('it stops when told to, though a browser holds a connection open without a request', async () => {
+  const server = await RealServer.start();
+  const spare = connect(server.port, '127.0.0.1');
+  spare.on('error', () => undefined);
+  await new Promise((connected) => spare.once('connect', connected));
+  const closed = new Promise((gone) => spare.once('close', gone));
+  expect(await server.stop('SIGTERM')).toBe(0);
+  await closed;
 });

@@ -12,6 +12,12 @@ test('pictures of the main views', async ({ page }) => {
 
   await hands.goto('/');
   await shoot(page, 'today');
+  await hands.goto('/harvest');
+  await shoot(page, 'harvest');
+  await page.getByRole('link', { name: /^All \d+ beds/ }).click();
+  await page.getByRole('link', { name: /South bed/ }).click();
+  await page.getByText('Picked so far').waitFor();
+  await shoot(page, 'bed');
   await hands.goto('/harvest/pick');
   await hands.type('68');
   await page.getByRole('textbox', { name: 'of it soft' }).click();
@@ -19,6 +25,8 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'pick');
   await hands.goto('/harvest/makes?crop=tomato-paste');
   await shoot(page, 'jars-from');
+  await hands.goto('/harvest/learned?product=tomato-sauce-thin&crop=tomato-paste');
+  await shoot(page, 'learned');
   await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-crushed&jar=half-gallon');
   await shoot(page, 'refusal');
   await hands.press(/Quarts/);
@@ -51,23 +59,18 @@ test('pictures of the main views', async ({ page }) => {
   await hands.press('The other 4 are sealed');
   await hands.press('Put the 6 sealed on the shelf');
   await shoot(page, 'shelf');
-  await wide(page, 'shelf-wide');
   await hands.goto('/bench');
   await shoot(page, 'bench');
   await page.getByRole('link', { name: /What’s tested/ }).click();
   await page.getByRole('textbox', { name: 'Search by any name' }).fill('beet');
   await hands.goto('/bench/tested/tomatoes-crushed');
   await shoot(page, 'tested');
-  await wide(page, 'tested-wide');
   await hands.goto('/bench/change/quick-fresh-pack-dill');
   await shoot(page, 'change');
   await hands.goto('/bench/brine/dilled-beans');
   await page.getByRole('textbox', { name: 'Liquid 2' }).fill('6');
   await page.getByText(/^Too much water/).scrollIntoViewIfNeeded();
   await shoot(page, 'brine');
-  await hands.goto('/bench/scale/jam-no-pectin');
-  await page.getByRole('textbox', { name: 'crushed berries' }).fill('6');
-  await shoot(page, 'scale');
   await server.stop();
 });
 
