@@ -22,6 +22,8 @@ export const BatchSchema = v.object({
   method: v.picklist(METHODS, 'is no way of processing that was tested'),
   altitudeFt: AltitudeFt,
   processMinutes: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(600)),
+  /** Pressure canning only. */
+  pressurePsi: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20))),
   cannerId: Id,
   startAt: Time,
   /** What goes into the pot, where the cook wrote it down: held against the formula. */

@@ -7,6 +7,7 @@ import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { loadState } from '@hoddle/core/kitchen/loadState';
 import { type Movement } from '@hoddle/core/pantry/jarLot';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
@@ -164,7 +165,7 @@ function withEvent(state: HouseholdState, event: KitchenEvent): HouseholdState {
   const load = batch?.loads.find((candidate) => candidate.id === event.loadId);
   if (event.type !== 'seal-checked' || !batch || !load) return { ...state, events };
   const earlier = (state.events as KitchenEvent[]).filter((told) => told.loadId === load.id && told.id !== event.id);
-  const before = loadState({ jars: load.jars, processMinutes: batch.processMinutes }, earlier);
+  const before = loadState(loadOrder(batch, load), earlier);
   const { lots, movements } = sealCheck(batch, before, event);
   return {
     ...state,

@@ -4,7 +4,7 @@ import { Words } from './Words';
 
 interface ChoiceProps<Value extends string> {
   label: string;
-  options: readonly { value: Value; words: string; drawing?: ReactNode; disabled?: boolean }[];
+  options: readonly { value: Value; words: string; note?: string; drawing?: ReactNode; disabled?: boolean }[];
   value: Value;
   onChoose: (value: Value) => void;
 }
@@ -28,6 +28,11 @@ export function Choice<Value extends string>({ label, options, value, onChoose }
             <Words size="body" weight={chosen ? 700 : 500} className="text-center">
               {option.words}
             </Words>
+            {option.note !== undefined && (
+              <Words size="label" tone="ink-2" className="text-center">
+                {option.note}
+              </Words>
+            )}
           </Pressable>
         );
       })}

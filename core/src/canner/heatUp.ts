@@ -31,6 +31,11 @@ const VENT_MINUTES = 10;
 /** From venting to pressure, by way of the weight's first jiggle. Common practice. */
 const TO_PRESSURE_MINUTES = 5;
 
+/** A canner that serves in two ways takes its own time in each. */
+export function heatUpKey(cannerId: string, method: Method): string {
+  return `${method} ${cannerId}`;
+}
+
 export interface HeatUpQuestion {
   readonly canner: Canner;
   readonly jar: JarSize;

@@ -22,6 +22,8 @@ export interface Batch {
   /** The kitchen's altitude that day; the tested minutes were looked up for it. */
   readonly altitudeFt: number;
   readonly processMinutes: number;
+  /** Pressure canning only; tested together with the minutes. */
+  readonly pressurePsi?: number;
   readonly cannerId: string;
   /** When the hands begin, epoch milliseconds. */
   readonly startAt: number;

@@ -1,11 +1,13 @@
 import { type Canner } from '../canner/canner';
-import { type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
+import { heatUpKey, type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
+import { restMinutes } from '../canner/restMinutes';
 import { countJars, JARS, type JarSize } from '../handbook/jars';
 import { productRow, type ProductRow } from '../handbook/products';
 import { CANNER_STEPS, READY_JARS, type Step, stepOf } from '../handbook/steps';
 import { KG_PER_LB } from '../measure/amount';
 import { type Range } from '../measure/range';
 import { type Batch, type PlannedLoad } from './batch';
+import { cannerWords } from './cannerWords';
 import {
   BURNERS,
   CANNER_BURNERS,
@@ -44,7 +46,7 @@ export interface DayKitchen {
   readonly canners: readonly Canner[];
   /** Minute of the day at which the plan begins. */
   readonly startMinute: number;
-  /** Minutes each canner has really taken to the boil, by its id, newest last. */
+  /** Minutes each canner has really taken to the boil or to pressure, by `heatUpKey`, newest last. */
   readonly heatUpsTaken?: ReadonlyMap<string, readonly number[]>;
   /** Minute of the plan by which the produce of a batch must be taken in hand, or it spoils; by batch id. */
   readonly useBy?: ReadonlyMap<string, number>;
@@ -224,24 +226,28 @@ class Chain {
     const jars = countJars(load.jars, batch.jar);
     const vessel = { [cannerResource(canner.id)]: 1 };
     const fired = { ...vessel, ...stoveFor(canner), [WATCH]: 1 };
-    const heating = heatUpMinutes(questionOf({ batch, load, canner }), heatUpsTaken?.get(canner.id));
+    const heating = heatUpMinutes(
+      questionOf({ batch, load, canner }),
+      heatUpsTaken?.get(heatUpKey(canner.id, batch.method)),
+    );
     const process = batch.processMinutes;
+    const words = cannerWords(batch);
     const add = (
       kind: DayTask['kind'],
-      words: string,
+      said: string,
       minutes: Range,
       needs: Record<string, number>,
       maxLag: number,
     ) => {
       const id = `${kind} ${load.id}`;
-      this.push(id, kind, words, minutes, needs, '', canner.id);
+      this.push(id, kind, said, minutes, needs, '', canner.id);
       this.pending = [{ task: id, maxLag }];
     };
     this.require({ task: `preheat ${canner.id}` });
     add('load', `Load ${jars}`, range(CANNER_STEPS.load), { ...vessel, ...stoveFor(canner), [HANDS]: 1 }, 0);
-    add('heat-up', 'To a full boil', whole(heating), fired, 0);
-    add('process', `${process} min boil`, { p10: process, p50: process, p90: process }, fired, 0);
-    add('rest', 'Heat off, lid off', range(CANNER_STEPS.rest), vessel, UNLOAD_WITHIN_MIN);
+    add('heat-up', words.heatUp, whole(heating), fired, 0);
+    add('process', words.process, { p10: process, p50: process, p90: process }, fired, 0);
+    add('rest', words.rest, range(restMinutes(batch.method, batch.jar)), vessel, UNLOAD_WITHIN_MIN);
     add('unload', `Lift out ${jars}`, range(CANNER_STEPS.unload), { ...vessel, [HANDS]: 1 }, 0);
   }
 

@@ -1,6 +1,7 @@
-import { type LoadOrder, type LoadState, processEndsAt, REST_MS } from './loadState';
+import { type LoadOrder, type LoadState, processEndsAt } from './loadState';
 
-const HOUR_MS = 60 * 60_000;
+const MINUTE_MS = 60_000;
+const HOUR_MS = 60 * MINUTE_MS;
 
 /** Jars stand undisturbed for 12 to 24 hours before their lids are pressed. Handbook rule 9. */
 export const COOL_FROM_MS = 12 * HOUR_MS;
@@ -13,7 +14,7 @@ export type LoadClock =
   | { kind: 'planned' }
   | { kind: 'heating'; sinceMs: number; timesLost: number }
   | { kind: 'boiling'; leftMs: number; endsAt: number; timeIsUp: boolean }
-  | { kind: 'resting'; leftMs: number; endsAt: number; timeIsUp: boolean }
+  | { kind: 'resting'; leftMs: number; endsAt: number; timeIsUp: boolean; mayLiftOut: boolean }
   | { kind: 'cooling'; sinceMs: number; checkFrom: number; checkDue: boolean }
   | { kind: 'checked' };
 
@@ -31,9 +32,16 @@ export function loadClock(order: LoadOrder, state: LoadState, now: number): Load
     case 'heating':
       return { kind: 'heating', sinceMs: Math.max(0, now - (state.startedAt ?? now)), timesLost: state.timesLost };
     case 'boiling':
-      return { kind: 'boiling', ...untilEnd(processEndsAt(order, state) ?? now, now, order.processMinutes * 60_000) };
-    case 'resting':
-      return { kind: 'resting', ...untilEnd((state.heatOffAt ?? now) + REST_MS, now, REST_MS) };
+      return {
+        kind: 'boiling',
+        ...untilEnd(processEndsAt(order, state) ?? now, now, order.processMinutes * MINUTE_MS),
+      };
+    case 'resting': {
+      const offAt = state.heatOffAt ?? now;
+      const restMs = order.restMinutes * MINUTE_MS;
+      const mayLiftOut = now >= offAt + order.leastRestMinutes * MINUTE_MS;
+      return { kind: 'resting', ...untilEnd(offAt + restMs, now, restMs), mayLiftOut };
+    }
     case 'cooling': {
       const outAt = state.outAt ?? now;
       const checkFrom = outAt + COOL_FROM_MS;

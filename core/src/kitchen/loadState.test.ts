@@ -4,7 +4,7 @@ import { loadClock } from './loadClock';
 import { loadState } from './loadState';
 
 const MIN = 60_000;
-const order = { jars: 7, processMinutes: 55 };
+const order = { jars: 7, processMinutes: 55, restMinutes: 5, leastRestMinutes: 5 };
 
 let made = 0;
 function event(type: KitchenEventType, atMin: number, jars = 7): KitchenEvent {

@@ -1,14 +1,15 @@
 import { type KitchenEvent } from './kitchenEvent';
 
-/** After heat off, before the jars come out. USDA Complete Guide to Home Canning, 2015, guide 1, as recalled. */
-export const REST_MS = 5 * 60_000;
-
 export type LoadPhase = 'planned' | 'heating' | 'boiling' | 'resting' | 'cooling' | 'checked';
 
-/** What is to happen to a load: how many jars are meant to go in and how long they boil. */
+/** What is to happen to a load: how many jars are meant to go in, how long they are processed, how long they rest. */
 export interface LoadOrder {
   readonly jars: number;
   readonly processMinutes: number;
+  /** After heat off, before the jars come out. */
+  readonly restMinutes: number;
+  /** Before this nobody lifts them out, however soon this canner is ready. */
+  readonly leastRestMinutes: number;
 }
 
 /** Where a load stands. Times are epoch milliseconds, as told by the events. */
@@ -19,7 +20,7 @@ export interface LoadState {
   /** The canner it stands in, where that was told. */
   readonly cannerId?: string;
   readonly startedAt?: number;
-  /** When the full boil was last reached; cleared when it is lost. */
+  /** When the full boil, steady steam, the pressure or the bath's heat was last reached; cleared when it is lost. */
   readonly boilAt?: number;
   readonly timesLost: number;
   readonly heatOffAt?: number;
@@ -39,7 +40,7 @@ export function processEndsAt(order: LoadOrder, state: LoadState): number | unde
  *
  * Two rules keep the jars safe (handbook rule 5). The clock starts when the full boil is reached, and a lost boil starts
  * the whole time again. Where taps disagree, the longer process wins: a second "it boils" moves the start later, and heat
- * turned off before the time is over counts as a lost boil.
+ * turned off before the time is over counts as a lost boil. Steam, pressure and a low-temperature bath go by the same rules.
  */
 export function loadState(order: LoadOrder, events: readonly KitchenEvent[]): LoadState {
   const once = [...new Map(events.map((event) => [event.id, event])).values()];

@@ -74,8 +74,9 @@ export async function readBatches({ tables }: Database): Promise<Batch[]> {
     all(tables.uses),
     all(tables.loads, [['number', 'ASC']]),
   ]);
-  return batches.map(({ ingredients, ...batch }) => ({
+  return batches.map(({ ingredients, pressurePsi, ...batch }) => ({
     ...batch,
+    ...(pressurePsi !== null && { pressurePsi }),
     ...(ingredients !== null && { ingredients }),
     uses: uses.filter((use) => use.batchId === batch.id).map(({ batchId: _, ...use }) => use),
     loads: loads.filter((load) => load.batchId === batch.id).map(loadOf),

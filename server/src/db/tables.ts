@@ -24,7 +24,10 @@ export interface HouseholdRow {
   kitchen: Kitchen | null;
   ownJars: readonly OwnJar[];
 }
-export type BatchRow = Omit<Batch, 'uses' | 'loads' | 'ingredients'> & { ingredients: readonly string[] | null };
+export type BatchRow = Omit<Batch, 'uses' | 'loads' | 'ingredients' | 'pressurePsi'> & {
+  ingredients: readonly string[] | null;
+  pressurePsi: number | null;
+};
 export interface CheckedRowRow {
   rowId: string;
   checkedOn: string;
@@ -167,6 +170,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       method: STRING,
       altitudeFt: DOUBLE,
       processMinutes: INTEGER,
+      pressurePsi: INTEGER,
       cannerId: STRING,
       startAt: BIGINT,
       ingredients: JSON,

@@ -4,6 +4,7 @@ import { timedUses } from '@hoddle/core/day/timedUses';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { type ProductId } from '@hoddle/core/handbook/products';
 import { onHand, overdrawnKg } from '@hoddle/core/harvest/onHand';
+import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { loadState } from '@hoddle/core/kitchen/loadState';
 import { jarsInLot } from '@hoddle/core/pantry/jarLot';
 import { checkHouseholdSource } from '@hoddle/core/process/checkHouseholdSource';
@@ -64,7 +65,7 @@ test('its history breaks no rule: every load fully boiled, no lot below none, no
   for (const batch of batches) {
     for (const load of batch.loads) {
       const own = events.filter((event) => event.loadId === load.id);
-      expect(loadState({ jars: load.jars, processMinutes: batch.processMinutes }, own)).toMatchObject({
+      expect(loadState(loadOrder(batch, load), own)).toMatchObject({
         phase: own.some(({ type }) => type === 'seal-checked') ? 'checked' : 'cooling',
         outOfPlace: [],
       });

@@ -37,13 +37,20 @@ export function batchesRoute(db: Database): Router {
     });
 }
 
-/** A batch may boil longer than tested, never shorter, and never where nothing is tested or the formula is changed. */
+/**
+ * A batch may be processed longer than tested, never shorter or at less pressure, and never where nothing is tested or the
+ * formula is changed.
+ */
 function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
   const changes = batch.ingredients ? changesOfBatch(batch.product, batch.ingredients) : [];
   const tested = findProcess(batch, pages, changes);
   if (tested.kind === 'refusal') {
     const code = tested.cause === 'changed' ? 'changed' : 'not-tested';
     throw new Problem(422, code, `${tested.reason} Instead: ${tested.instead.join(', ')}.`);
+  }
+  if (tested.pressurePsi !== undefined && (batch.pressurePsi ?? 0) < tested.pressurePsi) {
+    const message = `The tested pressure is ${tested.pressurePsi} psi at ${batch.altitudeFt} ft; ${batch.pressurePsi ?? 'none'} is too low.`;
+    throw new Problem(422, 'too-low', message, { pressurePsi: message });
   }
   if (batch.processMinutes >= tested.minutes) return;
   const message = `The tested time is ${tested.minutes} min at ${batch.altitudeFt} ft; ${batch.processMinutes} min is too short.`;
@@ -52,8 +59,8 @@ function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
 
 function keepBatch(db: Database, batch: Batch): Promise<boolean> {
   const { tables } = db;
-  const { uses, loads: _, ingredients = null, ...own } = batch;
-  const row = { ...own, ingredients };
+  const { uses, loads: _, ingredients = null, pressurePsi = null, ...own } = batch;
+  const row = { ...own, ingredients, pressurePsi };
   return db.write(async (transaction) => {
     const isNew = await keepOnce(tables.batches, row, transaction);
     if (!isNew) return false;

@@ -4,6 +4,7 @@ import * as v from 'valibot';
 import { KitchenEventSchema } from '@hoddle/contract/kitchenEvent';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { loadState } from '@hoddle/core/kitchen/loadState';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
 import { keepOnce } from '../db/keepOnce';
@@ -45,7 +46,7 @@ async function storeJars(
   transaction: Transaction,
 ): Promise<void> {
   const load = batch.loads.find((candidate) => candidate.id === event.loadId);
-  const order = { jars: load?.jars ?? 0, processMinutes: batch.processMinutes };
+  const order = loadOrder(batch, load ?? { jars: 0 });
   const state = loadState(order, before);
   if (loadState(order, [...before, event]).phase !== 'checked' || state.phase === 'checked') {
     const reason =

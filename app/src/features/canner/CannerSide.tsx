@@ -1,5 +1,4 @@
 import { type Canner } from '@hoddle/core/canner/canner';
-import { type WaterDepth } from '@hoddle/core/canner/waterDepth';
 import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
 import { useId } from 'react';
 import Svg, { Circle, G, Line, Path } from 'react-native-svg';
@@ -10,14 +9,15 @@ import { jarShape } from '@/ui/jarShape';
 interface CannerSideProps {
   canner: Canner;
   jar: JarSize;
-  depth: Extract<WaterDepth, { kind: 'fits' }>;
+  /** Over the floor. */
+  waterIn: number;
   hue: string;
   mark: Mark;
   pxPerIn: number;
 }
 
-/** The canner cut open, at the scale of its map: rack, jars, water over the lids, space to the rim. */
-export function CannerSide({ canner, jar, depth, hue, mark, pxPerIn }: CannerSideProps) {
+/** The canner cut open, at the scale of its map: rack, jars, water, space to the rim. */
+export function CannerSide({ canner, jar, waterIn, hue, mark, pxPerIn }: CannerSideProps) {
   const patternId = useId().replaceAll(':', '');
   const width = canner.insideDiameterIn * pxPerIn;
   const height = canner.insideHeightIn * pxPerIn;
@@ -25,7 +25,7 @@ export function CannerSide({ canner, jar, depth, hue, mark, pxPerIn }: CannerSid
   const shape = jarShape(jar, quartPx);
   const [left, top] = [14, 8];
   const floor = top + height;
-  const waterY = floor - depth.leastIn * pxPerIn;
+  const waterY = floor - waterIn * pxPerIn;
   const jarTop = floor - canner.rackHeightIn * pxPerIn - shape.height;
   const across = Math.max(1, Math.min(4, Math.floor(width / (shape.width * 1.15))));
   const gap = (width - across * shape.width) / (across + 1);
@@ -75,11 +75,13 @@ export function CannerSide({ canner, jar, depth, hue, mark, pxPerIn }: CannerSid
         stroke={COLOURS.ink}
         strokeWidth={2}
       />
-      <Path
-        d={`M${left + width + 12} ${waterY}h10M${left + width + 12} ${jarTop}h10M${left + width + 17} ${waterY}V${jarTop}`}
-        stroke={COLOURS.ink}
-        strokeWidth={2}
-      />
+      {waterY < jarTop && (
+        <Path
+          d={`M${left + width + 12} ${waterY}h10M${left + width + 12} ${jarTop}h10M${left + width + 17} ${waterY}V${jarTop}`}
+          stroke={COLOURS.ink}
+          strokeWidth={2}
+        />
+      )}
     </Svg>
   );
 }

@@ -3,6 +3,7 @@ import { loadMap } from '@hoddle/core/canner/loadMap';
 import { type JarSize } from '@hoddle/core/handbook/jars';
 import { Fragment } from 'react';
 import Svg, { Circle, ClipPath, Defs, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { useHousehold } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 
 interface LoadMapProps {
@@ -20,6 +21,7 @@ const WIRES = [-0.6, -0.2, 0.2, 0.6];
 
 /** The canner from above, true to scale: jars as rings in the order they are set in, spacers dashed. */
 export function LoadMapDrawing({ canner, jar, jars, places, hue, pxPerIn, numbered }: LoadMapProps) {
+  const own = useHousehold().household.ownJars.find(({ size }) => size === jar);
   const radius = (canner.insideDiameterIn / 2) * pxPerIn;
   const size = 2 * (radius + RIM_PX + 2);
   const width = size + 24;
@@ -63,7 +65,7 @@ export function LoadMapDrawing({ canner, jar, jars, places, hue, pxPerIn, number
           />
         ))}
       </G>
-      {loadMap(canner, jar, places, jars).map(({ x, y, radiusIn, spacer }, i) => {
+      {loadMap(canner, jar, places, jars, own).map(({ x, y, radiusIn, spacer }, i) => {
         const at = { cx: cx + x * pxPerIn, cy: cy + y * pxPerIn };
         const r = radiusIn * pxPerIn;
         if (spacer)

@@ -1,18 +1,12 @@
-import { type Canner } from '@hoddle/core/canner/canner';
 import { capacityOf } from '@hoddle/core/canner/capacity';
-import { loadingOrder } from '@hoddle/core/canner/loadingOrder';
-import { loadMap } from '@hoddle/core/canner/loadMap';
-import { waterDepth } from '@hoddle/core/canner/waterDepth';
-import { waterLitres } from '@hoddle/core/canner/waterLitres';
-import { countJars, JARS } from '@hoddle/core/handbook/jars';
+import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
-import { printFraction } from '@hoddle/core/measure/fraction';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { useWindowDimensions, View } from 'react-native';
+import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { PHASE_WORDS } from '@/features/day/phaseWords';
+import { phaseWords } from '@/features/day/phaseWords';
 import { useDay } from '@/features/day/useDay';
 import { IN_CANNER, type RunningLoad, useLoad, useLoads } from '@/features/kitchen/useLoad';
 import { DosePart } from '@/features/process/DosePart';
@@ -20,15 +14,11 @@ import { ProcessPart } from '@/features/process/ProcessPart';
 import { usePages } from '@/features/process/usePages';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
-import { hueOfProduct } from '@/ui/colours';
 import { Key } from '@/ui/Key';
-import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
-import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
-import { CannerSide } from './CannerSide';
-import { LoadMapDrawing } from './LoadMapDrawing';
+import { LoadPlate } from './LoadPlate';
 
 /** One load before it goes in: where the jars stand, how deep the water, how long, what goes into each jar. */
 export function LoadScreen({ loadId }: { loadId: string }) {
@@ -83,7 +73,8 @@ function Load({ running }: { running: RunningLoad }) {
           <View className="gap-2">
             {busy && (
               <Words weight={600}>
-                {canner?.name} still holds load {busy.load.number}: {PHASE_WORDS[busy.state.phase].toLowerCase()}.
+                {canner?.name} still holds load {busy.load.number}:{' '}
+                {phaseWords(busy.state.phase, busy.batch.method).toLowerCase()}.
               </Words>
             )}
             <Key
@@ -94,7 +85,7 @@ function Load({ running }: { running: RunningLoad }) {
             />
           </View>
         ) : (
-          <Key tall words={`${PHASE_WORDS[state.phase]}: see the clock`} onPress={toKitchen} />
+          <Key tall words={`${phaseWords(state.phase, batch.method)}: see the clock`} onPress={toKitchen} />
         )
       }
     >
@@ -103,9 +94,10 @@ function Load({ running }: { running: RunningLoad }) {
           {canner && (
             <LoadPlate
               canner={canner}
-              running={running}
+              batch={batch}
               jars={jars}
               places={places}
+              layers={capacity?.kind === 'holds' ? capacity.layers : 1}
               onJars={planned ? setJars : undefined}
             />
           )}
@@ -122,92 +114,5 @@ function Load({ running }: { running: RunningLoad }) {
         </View>
       </View>
     </Screen>
-  );
-}
-
-interface LoadPlateProps {
-  canner: Canner;
-  running: RunningLoad;
-  jars: number;
-  places: number;
-  onJars?: (jars: number) => void;
-}
-
-function LoadPlate({ canner, running: { batch }, jars, places, onJars }: LoadPlateProps) {
-  const { width } = useWindowDimensions();
-  const colours = hueOfProduct(batch.product);
-  const depth = waterDepth(canner, batch.jar, batch.processMinutes);
-  const pxPerIn = (width < 1000 ? Math.min(170, width * 0.45) : 230) / canner.insideDiameterIn;
-  const spacers = places - jars;
-  const litres = waterLitres(canner, { ...batch, jars: places });
-  const order = loadingOrder(loadMap(canner, batch.jar, places, jars).slice(0, jars)).map((i) => i + 1);
-  const { several } = JARS[batch.jar];
-  return (
-    <Plate className="gap-3">
-      <View className="-ml-2 flex-row gap-2">
-        <LoadMapDrawing
-          canner={canner}
-          jar={batch.jar}
-          jars={jars}
-          places={places}
-          hue={colours.hue}
-          pxPerIn={pxPerIn}
-          numbered
-        />
-        <View className="flex-1 gap-2 pt-1">
-          <Words>
-            <Words size="figure" weight={800}>
-              {jars}
-            </Words>
-            <Words size="lead" weight={700}>
-              {' '}
-              {jars === 1 ? JARS[batch.jar].one : several}
-            </Words>
-          </Words>
-          {onJars && (
-            <Stepper
-              label="Jars that went in"
-              onLess={jars > 1 ? () => onJars(jars - 1) : undefined}
-              onMore={jars < places ? () => onJars(jars + 1) : undefined}
-            />
-          )}
-          <Words size="label" tone="ink-2">
-            {spacers === 0
-              ? 'Full: no spacers.'
-              : `${spacers} ${spacers === 1 ? 'spacer' : 'spacers'}: jars of water, so that none tips.`}
-          </Words>
-          {jars > 2 && (
-            <Words size="label" tone="ink-2">
-              Set in {order.join(', ')}: the rack hangs level.
-            </Words>
-          )}
-        </View>
-      </View>
-      {depth.kind === 'fits' ? (
-        <View className="flex-row items-end">
-          <CannerSide canner={canner} jar={batch.jar} depth={depth} pxPerIn={pxPerIn * 0.82} {...colours} />
-          <View className="flex-1 justify-end gap-1 pb-3">
-            <Words>
-              <Words weight={800}>1 in</Words> over the lids at least
-            </Words>
-            <Words>
-              <Words weight={800}>{printFraction(depth.leastIn)} in</Words> of water in all
-            </Words>
-            {litres !== undefined && (
-              <Words size="label" tone="ink-2">
-                About {Math.round(litres)} litres with the jars in it.
-              </Words>
-            )}
-            {depth.startIn > depth.leastIn && (
-              <Words size="label" tone="ink-2">
-                Start with {printFraction(depth.startIn)} in: it boils away in a long process.
-              </Words>
-            )}
-          </View>
-        </View>
-      ) : (
-        <Words weight={700}>Too shallow by {printFraction(depth.missingIn)} in: take a deeper canner.</Words>
-      )}
-    </Plate>
   );
 }

@@ -65,7 +65,7 @@ function SplitAnew({ day }: { day: Day }) {
   const { household } = useHousehold();
   const enter = useHouseholdStore((store) => store.enter);
   return day.batches.map((batch) => {
-    const { canner, capacity } = widestCanner(household, batch.jar);
+    const { canner, capacity } = widestCanner(household, batch.jar, batch.method);
     const begun = day.loads.some((load) => load.batch === batch && load.phase !== 'planned');
     if (!canner || capacity?.kind !== 'holds' || begun || batch.loads.every(({ jars }) => jars <= capacity.jars)) {
       return null;

@@ -1,5 +1,7 @@
 import { type Canner } from '@hoddle/core/canner/canner';
 import { capacityOf } from '@hoddle/core/canner/capacity';
+import { cannerWords } from '@hoddle/core/day/cannerWords';
+import { inLayers, type Layer } from '@hoddle/core/canner/layers';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { useRouter } from 'expo-router';
@@ -19,7 +21,7 @@ import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { DayStrip } from './DayStrip';
 import { NotSoPart } from './NotSoPart';
-import { PHASE_WORDS } from './phaseWords';
+import { phaseWords } from './phaseWords';
 import { SearchPart } from './SearchPart';
 import { type Day, type DayLoad, hasPlan, useDay } from './useDay';
 
@@ -132,8 +134,8 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
           {number}: {countJars(load.jars, load.batch.jar)} {productRow(load.batch.product).name.toLowerCase()}
         </Words>
         <Words size="label" tone="ink-2">
-          {PHASE_WORDS[load.phase]}
-          {load.phase === 'planned' && at !== '' ? `, in at ${at}` : ''}. {load.batch.processMinutes} min
+          {phaseWords(load.phase, load.batch.method)}
+          {load.phase === 'planned' && at !== '' ? `, in at ${at}` : ''}. {cannerWords(load.batch).process}
           {canner ? `, ${canner}` : ''}.
         </Words>
       </View>
@@ -141,8 +143,7 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
         <LoadMapDrawing
           canner={vessel}
           jar={load.batch.jar}
-          jars={load.jars}
-          places={placesIn(vessel, load)}
+          {...lowerLayer(vessel, load)}
           hue={hueOfProduct(load.batch.product).hue}
           pxPerIn={MAP_PX / vessel.insideDiameterIn}
         />
@@ -162,10 +163,11 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
 /** Width of a load map in a row. */
 const MAP_PX = 88;
 
-/** As many places as the rack takes, and never fewer than the load has jars. */
-function placesIn(canner: Canner, { jars, batch }: DayLoad): number {
+/** As many places as the rack takes, and never fewer than the load has jars; of two layers the lower one. */
+function lowerLayer(canner: Canner, { jars, batch }: DayLoad): Layer {
   const capacity = capacityOf(canner, batch.jar, { method: batch.method });
-  return capacity.kind === 'holds' ? Math.max(jars, Math.ceil(capacity.jars / capacity.layers)) : jars;
+  if (capacity.kind !== 'holds') return { jars, places: jars };
+  return inLayers(jars, Math.max(jars, capacity.jars), capacity.layers)[0] as Layer;
 }
 
 /** A batch that has not begun can be given up; its produce is on hand again. */

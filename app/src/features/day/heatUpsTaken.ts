@@ -1,10 +1,11 @@
+import { heatUpKey } from '@hoddle/core/canner/heatUp';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type LoadState } from '@hoddle/core/kitchen/loadState';
 
 /** Longer than this is no heating up: somebody forgot to tap. */
 const LONGEST_MIN = 120;
 
-/** Minutes each canner has really taken from the last jar in to the boil, by its id, newest last. */
+/** Minutes each canner has really taken from the last jar in to the boil or to pressure, newest last. */
 export function heatUpsTaken(
   batches: readonly Batch[],
   states: ReadonlyMap<string, LoadState>,
@@ -16,12 +17,13 @@ export function heatUpsTaken(
       if (startedAt === undefined || boilAt === undefined || timesLost > 0) return [];
       const minutes = (boilAt - startedAt) / 60_000;
       if (!(minutes > 0 && minutes <= LONGEST_MIN)) return [];
-      return [{ canner: cannerId ?? load.cannerId ?? batch.cannerId, startedAt, minutes: Math.round(minutes) }];
+      const key = heatUpKey(cannerId ?? load.cannerId ?? batch.cannerId, batch.method);
+      return [{ key, startedAt, minutes: Math.round(minutes) }];
     }),
   );
   const taken = new Map<string, number[]>();
-  for (const { canner, minutes } of told.sort((a, b) => a.startedAt - b.startedAt)) {
-    taken.set(canner, [...(taken.get(canner) ?? []), minutes]);
+  for (const { key, minutes } of told.sort((a, b) => a.startedAt - b.startedAt)) {
+    taken.set(key, [...(taken.get(key) ?? []), minutes]);
   }
   return taken;
 }

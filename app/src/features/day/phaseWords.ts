@@ -1,7 +1,8 @@
+import { isPressure } from '@hoddle/core/canner/canner';
 import { type LoadPhase } from '@hoddle/core/kitchen/loadState';
+import { type Method } from '@hoddle/core/process/method';
 
-/** A load's state in a word or two. */
-export const PHASE_WORDS: Readonly<Record<LoadPhase, string>> = {
+const WORDS: Readonly<Record<LoadPhase, string>> = {
   planned: 'To come',
   heating: 'Heating',
   boiling: 'At the boil',
@@ -9,3 +10,11 @@ export const PHASE_WORDS: Readonly<Record<LoadPhase, string>> = {
   cooling: 'Cooling 12-24 h',
   checked: 'Lids checked',
 };
+
+/** A load's state in a word or two. */
+export function phaseWords(phase: LoadPhase, method: Method): string {
+  if (phase === 'resting' && isPressure(method)) return 'Coming down';
+  if (phase !== 'boiling' || method === 'boiling-water') return WORDS[phase];
+  if (isPressure(method)) return 'At pressure';
+  return method === 'steam' ? 'In steam' : 'In the bath';
+}

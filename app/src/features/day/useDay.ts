@@ -1,15 +1,12 @@
 import { type Batch } from '@hoddle/core/day/batch';
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { type DayQuestion } from '@hoddle/core/day/planDay';
-import { spoilsBy } from '@hoddle/core/day/spoilsBy';
 import { type LoadPhase, type LoadState } from '@hoddle/core/kitchen/loadState';
-import { isSameDay } from 'date-fns';
 import { useEffect, useMemo } from 'react';
-import { stateOf } from '@/features/kitchen/useLoad';
 import { useDayPlanStore } from '@/store/dayPlanStore';
 import { useHousehold, useNow } from '@/store/useHousehold';
+import { batchesOf, dayQuestion, keyOf, openDate, statesOf } from './dayQuestion';
 import { daysDriftMs } from './daysDrift';
-import { heatUpsTaken } from './heatUpsTaken';
 
 const MINUTE_MS = 60_000;
 
@@ -42,8 +39,6 @@ export function hasPlan(day: Day): day is DayWithPlan {
   return day.likelyAt !== undefined && day.lateAt !== undefined;
 }
 
-const OUT_OF_CANNER: readonly LoadPhase[] = ['cooling', 'checked'];
-
 /**
  * The day being run or planned next: batches that still have a load to process, and those of the same date. Once a load
  * has begun, the whole plan moves with it, so that its times stay true.
@@ -53,32 +48,12 @@ export function useDay(): Day | undefined {
   const now = useNow(60_000);
   const today = new Date(now).toDateString();
   const asked = useMemo(() => {
-    const states = new Map<string, LoadState>();
-    for (const batch of batches) for (const load of batch.loads) states.set(load.id, stateOf(batch, load, events));
-    const isOpen = (batch: Batch) =>
-      batch.loads.some(({ id }) => !OUT_OF_CANNER.includes(states.get(id)?.phase ?? 'checked'));
-    const first = batches.filter(isOpen).sort((a, b) => a.startAt - b.startAt)[0];
-    const date = first ? first.startAt : new Date(today).getTime();
-    const own = batches.filter((batch) => isSameDay(batch.startAt, date)).sort((a, b) => a.startAt - b.startAt);
+    const states = statesOf(batches, events);
+    const own = batchesOf(openDate(batches, states) ?? new Date(today).getTime(), batches);
     const plannedAt = own[0]?.startAt;
     if (plannedAt === undefined) return undefined;
-    const { canners, kitchen, burners, ownJars } = household;
-    const begin = new Date(plannedAt);
-    const question: DayQuestion = {
-      batches: own,
-      canners,
-      setup: { ...kitchen, burners },
-      ownJars,
-      startMinute: 60 * begin.getHours() + begin.getMinutes(),
-      heatUpsTaken: heatUpsTaken(
-        batches.filter((batch) => !own.includes(batch)),
-        states,
-      ),
-      useBy: spoilsBy(own, batches, picks, lotChanges),
-      seed: 1,
-    };
-    const key = JSON.stringify(question, (_, value: unknown) => (value instanceof Map ? [...value] : value));
-    return { own, states, plannedAt, question, key };
+    const question = dayQuestion(own, { household, picks, lotChanges, batches }, states);
+    return { own, states, plannedAt, question, key: keyOf(question) };
   }, [batches, events, household, picks, lotChanges, today]);
   const { plan, key } = useDayPlanStore();
   useAsk(asked);

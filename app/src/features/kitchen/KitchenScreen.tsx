@@ -9,7 +9,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { DemoClock } from '@/features/today/DemoClock';
 import { SignalLine } from '@/features/today/SignalLine';
-import { PHASE_WORDS } from '@/features/day/phaseWords';
+import { phaseWords } from '@/features/day/phaseWords';
 import { type Day, useDay } from '@/features/day/useDay';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold, useNow } from '@/store/useHousehold';
@@ -170,7 +170,7 @@ function LoadsOfDay({ day }: { day: Day }) {
             {load.number}: {countJars(load.jars, load.batch.jar)} {productRow(load.batch.product).name.toLowerCase()}
           </Words>
           <Words size="lead" tone="milk-2">
-            {PHASE_WORDS[load.phase]}
+            {phaseWords(load.phase, load.batch.method)}
           </Words>
         </View>
       ))}

@@ -9,6 +9,7 @@ import { HeatSign } from '@/ui/HeatSign';
 import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
 import { KitchenKey } from './KitchenKey';
+import { methodWords } from './methodWords';
 import { Pot } from './Pot';
 import { type RunningLoad } from './useLoad';
 
@@ -24,6 +25,7 @@ interface PhasePartProps {
 /** The pot of one phase, and the one thing that can be done now. */
 export function PhasePart({ running, clock, now, onTap }: PhasePartProps) {
   const { order, batch, state } = running;
+  const said = methodWords(batch);
   const tallPx = useIsWide() ? 360 : 262;
   switch (clock.kind) {
     case 'planned':
@@ -35,18 +37,12 @@ export function PhasePart({ running, clock, now, onTap }: PhasePartProps) {
             <HeatSign phase="heating" size={62} dark />
             <Line size="figure">Heating, {duration(clock.sinceMs)}</Line>
             <Line>
-              {clock.timesLost > 0
-                ? `Boil lost: the full ${order.processMinutes} min start again`
-                : 'Wait for a full rolling boil'}
+              {clock.timesLost > 0 ? `${said.lost}: the full ${order.processMinutes} min start again` : said.wait}
             </Line>
           </Pot>
           <KitchenKey
             look="amber"
-            words={
-              clock.timesLost > 0
-                ? `Boiling again: start ${order.processMinutes} min`
-                : `It boils: start ${order.processMinutes} min`
-            }
+            words={clock.timesLost > 0 ? said.startAgain : said.start}
             onPress={() => onTap('boil-reached')}
           />
         </>
@@ -61,10 +57,10 @@ export function PhasePart({ running, clock, now, onTap }: PhasePartProps) {
                 Time is up
               </Line>
               <Line dark>
-                {order.processMinutes} min boiled, {countdown(now - clock.endsAt)} ago
+                {said.done}, {countdown(now - clock.endsAt)} ago
               </Line>
             </Pot>
-            <KitchenKey look="milk" words="Heat off, lid off: wait 5 min" onPress={() => onTap('heat-off')} />
+            <KitchenKey look="milk" words={said.heatOff} onPress={() => onTap('heat-off')} />
           </>
         );
       }
@@ -72,12 +68,12 @@ export function PhasePart({ running, clock, now, onTap }: PhasePartProps) {
         <>
           <Pot heightPx={tallPx} rim={COLOURS.rimDark} level={clock.leftMs / (order.processMinutes * 60_000)}>
             <Numerals>{countdown(clock.leftMs)}</Numerals>
-            <Line>min left at the boil</Line>
+            <Line>{said.left}</Line>
             <Line>heat off at {clockTime(clock.endsAt)}</Line>
           </Pot>
           <KitchenKey
             look="outline"
-            words="Lost the boil"
+            words={said.loseKey}
             note={`start again\n${order.processMinutes}:00 min`}
             drawing={<HeatSign phase="lost" size={46} dark />}
             onPress={() => onTap('boil-lost')}
@@ -90,14 +86,10 @@ export function PhasePart({ running, clock, now, onTap }: PhasePartProps) {
         <>
           <Pot heightPx={tallPx} rim={COLOURS.restDark}>
             <Numerals>{countdown(clock.leftMs)}</Numerals>
-            <Line>
-              {clock.timeIsUp ? `Lift out ${countJars(state.jars, batch.jar)}, straight up` : 'Lid off, wait 5 min'}
-            </Line>
-            <Line>
-              {clock.timeIsUp ? 'Lid away from your face: steam burns' : `jars out at ${clockTime(clock.endsAt)}`}
-            </Line>
+            <Line>{clock.timeIsUp ? `Lift out ${countJars(state.jars, batch.jar)}, straight up` : said.resting}</Line>
+            <Line>{clock.timeIsUp ? said.liftOutNote : `jars out at ${clockTime(clock.endsAt)}`}</Line>
           </Pot>
-          <KitchenKey look="milk" words="Jars are out" disabled={!clock.timeIsUp} onPress={() => onTap('jars-out')} />
+          <KitchenKey look="milk" words="Jars are out" disabled={!clock.mayLiftOut} onPress={() => onTap('jars-out')} />
         </>
       );
     case 'cooling':

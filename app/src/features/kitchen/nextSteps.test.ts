@@ -8,12 +8,14 @@ const START = new Date(2026, 7, 29, 8, 0).getTime();
 const batch = {
   product: 'plums',
   jar: 'pint',
+  method: 'boiling-water',
+  processMinutes: 30,
   loads: [
     { id: 'one', number: 1, jars: 9 },
     { id: 'two', number: 2, jars: 6 },
   ],
 } as unknown as Batch;
-const order = { jars: 9, processMinutes: 30 };
+const order = { jars: 9, processMinutes: 30, restMinutes: 5, leastRestMinutes: 5 };
 const told = [
   { id: 'a', loadId: 'one', type: 'load-started', jars: 9, at: START },
   { id: 'b', loadId: 'one', type: 'boil-reached', at: START + 20 * MIN },

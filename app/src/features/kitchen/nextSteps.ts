@@ -1,7 +1,7 @@
 import { countJars } from '@hoddle/core/handbook/jars';
 import { type LoadClock } from '@hoddle/core/kitchen/loadClock';
-import { REST_MS } from '@hoddle/core/kitchen/loadState';
 import { clockTime } from '@/ui/clockWords';
+import { methodWords } from './methodWords';
 import { type RunningLoad } from './useLoad';
 
 export interface NextStep {
@@ -11,6 +11,9 @@ export interface NextStep {
 
 /** What comes after what is on now, with its clock time where that is known; three at most. */
 export function nextSteps({ batch, load, order, state }: RunningLoad, clock: LoadClock): NextStep[] {
+  const said = methodWords(batch);
+  const rest = `${order.restMinutes} min`;
+  const restMs = order.restMinutes * 60_000;
   const out = { words: `Lift out ${countJars(state.jars, batch.jar)}` };
   const cool = { when: 'after', words: 'Cool 12 to 24 h, then press the lids' };
   const following = batch.loads.find(({ number }) => number === load.number + 1);
@@ -21,16 +24,16 @@ export function nextSteps({ batch, load, order, state }: RunningLoad, clock: Loa
     case 'planned':
     case 'heating':
       return [
-        { when: 'boil', words: `Start ${order.processMinutes} min` },
-        { when: 'then', words: 'Heat off, lid off, wait 5 min' },
+        { when: said.when, words: `Start ${order.processMinutes} min` },
+        { when: 'then', words: `${said.heatOffShort}, wait ${rest}` },
         { when: 'then', ...out },
       ];
     case 'boiling':
       if (clock.timeIsUp)
-        return [{ when: 'now', words: 'Heat off, lid off' }, { when: '5 min on', ...out }, ...then].slice(0, 3);
+        return [{ when: 'now', words: said.heatOffShort }, { when: `${rest} on`, ...out }, ...then].slice(0, 3);
       return [
-        { when: clockTime(clock.endsAt), words: 'Heat off, lid off, wait 5 min' },
-        { when: clockTime(clock.endsAt + REST_MS), ...out },
+        { when: clockTime(clock.endsAt), words: `${said.heatOffShort}, wait ${rest}` },
+        { when: clockTime(clock.endsAt + restMs), ...out },
         ...then,
       ].slice(0, 3);
     case 'resting':

@@ -1,5 +1,6 @@
 import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { type LoadOrder, type LoadPhase, loadState, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { useMemo } from 'react';
 import { useHousehold } from '@/store/useHousehold';
@@ -11,14 +12,10 @@ export interface RunningLoad {
   readonly state: LoadState;
 }
 
-export function orderOf(batch: Batch, load: PlannedLoad): LoadOrder {
-  return { jars: load.jars, processMinutes: batch.processMinutes };
-}
-
 /** Where a load stands, from everything told of it. */
 export function stateOf(batch: Batch, load: PlannedLoad, events: readonly KitchenEvent[]): LoadState {
   return loadState(
-    orderOf(batch, load),
+    loadOrder(batch, load),
     events.filter(({ loadId }) => loadId === load.id),
   );
 }
@@ -29,7 +26,12 @@ export function useLoads(): RunningLoad[] {
   return useMemo(
     () =>
       batches.flatMap((batch) =>
-        batch.loads.map((load) => ({ batch, load, order: orderOf(batch, load), state: stateOf(batch, load, events) })),
+        batch.loads.map((load) => ({
+          batch,
+          load,
+          order: loadOrder(batch, load),
+          state: stateOf(batch, load, events),
+        })),
       ),
     [batches, events],
   );

@@ -3,6 +3,7 @@ import { type LoadStyle } from '@hoddle/core/canner/splitLoads';
 import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { View } from 'react-native';
 import { Choice } from '@/ui/Choice';
+import { clockTime } from '@/ui/clockWords';
 import { type Mark } from '@/ui/colours';
 import { JarTray } from '@/ui/JarTray';
 import { Stepper } from '@/ui/Stepper';
@@ -17,6 +18,8 @@ interface LoadsPartProps {
   perLoad: number;
   canner: Canner;
   style: LoadStyle;
+  /** When the day would be over with each way of parting them, while there is more than one; undefined until found. */
+  endsAt: ReadonlyMap<LoadStyle, number | undefined>;
   onStyle: (style: LoadStyle) => void;
   onJars: (jars: number) => void;
 }
@@ -31,10 +34,10 @@ export function LoadsPart({
   perLoad,
   canner,
   style,
+  endsAt,
   onStyle,
   onJars,
 }: LoadsPartProps) {
-  const uneven = jars % perLoad !== 0 && loads.length > 1;
   const count = `${loads.length} ${loads.length === 1 ? 'load' : 'loads'}`;
   return (
     <View className="gap-3">
@@ -60,17 +63,21 @@ export function LoadsPart({
           </View>
         ))}
       </View>
-      {uneven && (
+      {endsAt.size > 0 && (
         <Choice
           label="How the loads are split"
           value={style}
           onChoose={onStyle}
           options={[
-            { value: 'full', words: 'full loads first' },
-            { value: 'even', words: 'evened out' },
+            { value: 'full', words: 'full loads first', note: endWords(endsAt.get('full')) },
+            { value: 'even', words: 'evened out', note: endWords(endsAt.get('even')) },
           ]}
         />
       )}
     </View>
   );
+}
+
+function endWords(at: number | undefined): string {
+  return at === undefined ? 'day over at ...' : `day over ${clockTime(at)}`;
 }

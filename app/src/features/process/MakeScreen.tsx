@@ -3,6 +3,7 @@ import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { refrigeratedUseBy } from '@hoddle/core/pantry/keepsUntil';
 import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
+import { type Method, METHOD_WORDS } from '@hoddle/core/process/method';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -22,6 +23,7 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Words } from '@/ui/Words';
 import { DosePart } from './DosePart';
 import { LoadsPart } from './LoadsPart';
+import { METHOD_NAMES } from './methodNames';
 import { OddJarsPart } from './OddJarsPart';
 import { ProcessPart } from './ProcessPart';
 import { RefusalPart } from './RefusalPart';
@@ -60,10 +62,10 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
   const enter = useHouseholdStore((store) => store.enter);
   const { household } = useHousehold();
   const draft = useMakeDraft(item, product, firstJar);
-  const { jar, jars, capacity, canner } = draft;
+  const { jar, jars, capacity, canner, method, ways } = draft;
   const colours = hueOfCrop(item.crop);
   const pages = usePages();
-  const asked = { product, pack: usualPack(product), jar, method: 'boiling-water' } as const;
+  const asked = { product, pack: usualPack(product), jar, method } as const;
   const row = findTestedRow({ ...asked, product: product.product }, pages);
   const plan = () => {
     const batch = draft.toBatch();
@@ -84,6 +86,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
       jars: last,
       places: capacity.jars,
       processMinutes: plannedProcess(tested).minutes,
+      pressurePsi: tested.pressurePsi,
       altitudeFt: household.altitudeFt,
     };
   const ready = isTestedHere && capacity?.kind === 'holds' && jars > 0;
@@ -110,9 +113,23 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
             }))}
           />
           {row.kind === 'refusal' ? (
-            <RefusalPart refusal={row} asked={asked} altitudeFt={household.altitudeFt} onJar={draft.setJar} />
+            <RefusalPart
+              refusal={row}
+              asked={asked}
+              altitudeFt={household.altitudeFt}
+              onJar={draft.setJar}
+              onMethod={draft.setMethod}
+            />
           ) : (
             <>
+              {ways.served.length > 1 && (
+                <Choice
+                  label="How it is processed"
+                  value={method}
+                  onChoose={draft.setMethod}
+                  options={ways.served.map((value) => ({ value, words: METHOD_NAMES[value] }))}
+                />
+              )}
               <ProcessPart row={row} altitudeFt={household.altitudeFt} checkedRows={pages.checkedRows} />
               <View className="border-t-2 border-hair pt-3">
                 <DosePart row={row} jar={jar} jars={jars} />
@@ -123,7 +140,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
         {row.kind === 'testedRow' && (
           <View className={`gap-4 ${wide ? 'flex-1' : 'border-t-2 border-hair pt-3'}`}>
             {!canner || capacity?.kind === 'refusal' ? (
-              <NoCanner reason={capacity?.kind === 'refusal' ? capacity.reason : 'No canner is written down yet.'} />
+              <NoCanner reason={capacity?.kind === 'refusal' ? capacity.reason : noneFor(method)} />
             ) : jars === 0 ? (
               <Words>Not enough for a full {JARS[jar].one}. Wait for the next picking, or take a smaller jar.</Words>
             ) : (
@@ -137,6 +154,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                   perLoad={capacity?.jars ?? 1}
                   canner={canner}
                   style={draft.style}
+                  endsAt={draft.endsAt}
                   onStyle={draft.setStyle}
                   onJars={draft.setJars}
                 />
@@ -146,6 +164,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                     canner={canner}
                     jar={jar}
                     pack={asked.pack}
+                    method={method}
                     keepsDays={daysLeft(item)}
                     refrigeratorDays={refrigeratorDays(product)}
                   />
@@ -193,13 +212,17 @@ function refrigeratorDays({ product, productClass }: ProductRow): number | undef
 
 const DAY_MS = 24 * 60 * 60_000;
 
+function noneFor(method: Method): string {
+  return `No canner is written down that processes ${METHOD_WORDS[method]}.`;
+}
+
 function NoCanner({ reason }: { reason: string }) {
   const router = useRouter();
   return (
     <View className="gap-2">
       <Words weight={700}>{reason}</Words>
       <Words>Loads follow from the canner: how many jars its rack takes, and how deep it is.</Words>
-      <Key words="Set up the canner" onPress={() => router.navigate('/bench/household')} />
+      <Key words="Set up the canner" onPress={() => router.navigate('/bench/canners')} />
     </View>
   );
 }

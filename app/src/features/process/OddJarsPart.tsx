@@ -3,10 +3,13 @@ import { heatUpMinutes } from '@hoddle/core/canner/heatUp';
 import { type OddJarsChoice, oddJars, type OpenLoad } from '@hoddle/core/canner/oddJars';
 import { waterLitres } from '@hoddle/core/canner/waterLitres';
 import { capacityOf } from '@hoddle/core/canner/capacity';
+import { restMinutes } from '@hoddle/core/canner/restMinutes';
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { CANNER_STEPS } from '@hoddle/core/handbook/steps';
+import { type Method } from '@hoddle/core/process/method';
 import { View } from 'react-native';
 import { useDay } from '@/features/day/useDay';
+import { useHousehold } from '@/store/useHousehold';
 import { duration } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
 
@@ -16,10 +19,12 @@ interface OddJarsPartProps {
   canner: Canner;
   jar: JarSize;
   pack: 'hot' | 'raw';
+  method: Method;
   /** Jars of the last load, and places of the rack. */
   jars: number;
   places: number;
   processMinutes: number;
+  pressurePsi?: number;
   altitudeFt: number;
   /** Days the produce keeps uncut. */
   keepsDays: number;
@@ -29,20 +34,33 @@ interface OddJarsPartProps {
 
 /** The odd jars of the last load: each way out with what it costs, the least canner time first. */
 export function OddJarsPart(props: OddJarsPartProps) {
-  const { canner, jar, jars, places, pack, processMinutes, altitudeFt, keepsDays, refrigeratorDays } = props;
+  const { canner, jar, jars, places, pack, method, altitudeFt, keepsDays, refrigeratorDays } = props;
+  const { processMinutes, pressurePsi } = props;
   const day = useDay();
-  const heating = heatUpMinutes({ canner, jar, jars, pack, method: 'boiling-water', processMinutes, altitudeFt });
+  const { ownJars } = useHousehold().household;
+  const heating = heatUpMinutes({ canner, jar, jars, pack, method, processMinutes, altitudeFt });
   const aroundMin = Math.round(
-    mid(CANNER_STEPS.load) + heating.p50 + mid(CANNER_STEPS.rest) + mid(CANNER_STEPS.unload),
+    mid(CANNER_STEPS.load) + heating.p50 + mid(restMinutes(method, jar)) + mid(CANNER_STEPS.unload),
   );
   // Only beside jars of their own size: what a rack takes of two sizes at once is tried by hand.
   const open = (day?.loads ?? []).flatMap(({ id, batch, jars: taken, phase }): OpenLoad[] => {
-    const capacity = capacityOf(canner, jar, { method: batch.method });
+    const capacity = capacityOf(canner, jar, { method: batch.method, ownJars });
     if (phase !== 'planned' || batch.jar !== jar || capacity.kind === 'refusal') return [];
-    return [{ loadId: id, method: batch.method, minutes: batch.processMinutes, free: capacity.jars - taken }];
+    const { processMinutes: minutes, pressurePsi: psi } = batch;
+    const free = capacity.jars - taken;
+    return [{ loadId: id, method: batch.method, minutes, free, ...(psi !== undefined && { pressurePsi: psi }) }];
   });
-  const waterL = waterLitres(canner, { jar, jars: places, processMinutes, method: 'boiling-water' }) ?? 0;
-  const odd = { jars, places, method: 'boiling-water', minutes: processMinutes, aroundMin, waterL, keepsDays } as const;
+  const waterL = waterLitres(canner, { jar, jars: places, processMinutes, method }) ?? 0;
+  const odd = {
+    jars,
+    places,
+    method,
+    minutes: processMinutes,
+    aroundMin,
+    waterL,
+    keepsDays,
+    ...(pressurePsi !== undefined && { pressurePsi }),
+  };
   const choices = oddJars({ ...odd, ...(refrigeratorDays !== undefined && { refrigeratorDays }) }, open);
   const loadWords = (id: string) => `load ${(day?.loads.findIndex((load) => load.id === id) ?? 0) + 1}`;
   return (

@@ -5,17 +5,21 @@ import { type ProductRow } from '@hoddle/core/handbook/products';
 import { takeForBatch } from '@hoddle/core/harvest/takeForBatch';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { findProcess } from '@hoddle/core/process/findProcess';
+import { type Method } from '@hoddle/core/process/method';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { estimateJars, massForJarsKg } from '@hoddle/core/yields/estimateJars';
 import { useState } from 'react';
 import { useLearned } from '@/features/yields/useLearned';
 import { v7 as uuidV7 } from 'uuid';
+import { useDayEnds } from '@/features/day/useDayEnds';
 import { type CropOnHand } from '@/features/harvest/useOnHand';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { widestCanner } from '@/features/canner/widestCanner';
 import { usePages } from './usePages';
+import { firstWay, waysToProcess } from './waysToProcess';
 
 const STEP_MS = 15 * 60_000;
+const LOAD_STYLES: readonly LoadStyle[] = ['full', 'even'];
 
 /** Draft of a batch: jar, how many, how split, when. What follows from it is worked out at each look. */
 export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: JarSize) {
@@ -26,7 +30,11 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const [style, setStyle] = useState<LoadStyle>('full');
   const [asked, setAsked] = useState<number>();
   const [startAt, setStartAt] = useState(() => Math.ceil(householdNow() / STEP_MS) * STEP_MS);
-  const { canner, capacity } = widestCanner(household, jar);
+  const [way, setMethod] = useState<Method>();
+  const ways = waysToProcess(household.canners, product, jar, pages);
+  // A jar that is not tested the chosen way goes back to the first one that is.
+  const method = way !== undefined && ways.tested.includes(way) ? way : firstWay(ways);
+  const { canner, capacity } = widestCanner(household, jar, method);
   const estimate = estimateJars(item.crop, item.massKg, product.product, jar, learned);
   const range = estimate.kind === 'estimate' ? estimate.jars : { p10: 0, p50: 0, p90: 0 };
   const perLoad = capacity?.kind === 'holds' ? capacity.jars : undefined;
@@ -38,30 +46,38 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const usedKg = uses.reduce((sum, use) => sum + use.massKg, 0);
   const made = estimateJars(item.crop, usedKg, product.product, jar, learned);
 
-  const toBatch = (): Batch | undefined => {
-    if (!canner || household.altitudeFt === null || loads.length === 0) return undefined;
+  const batchWith = (counts: readonly number[], newId: (of: string) => string): Batch | undefined => {
+    if (!canner || household.altitudeFt === null || counts.length === 0) return undefined;
     const question = {
       product: product.product,
       pack: usualPack(product),
       jar,
-      method: 'boiling-water' as const,
+      method,
       altitudeFt: household.altitudeFt,
     };
     const tested = findProcess(question, pages);
     if (tested.kind === 'refusal') return undefined;
     return {
       ...question,
-      id: uuidV7(),
+      id: newId('draft'),
       processMinutes: plannedProcess(tested).minutes,
+      ...(tested.pressurePsi !== undefined && { pressurePsi: tested.pressurePsi }),
       cannerId: canner.id,
       startAt,
       uses,
-      loads: loads.map((count, i) => ({ id: uuidV7(), number: i + 1, jars: count })),
+      loads: counts.map((count, i) => ({ id: newId(`draft ${i + 1}`), number: i + 1, jars: count })),
     };
   };
 
+  /** Both ways of parting the loads, where they differ; their ids are not kept. */
+  const parted = perLoad && jars > perLoad && jars % perLoad !== 0 ? LOAD_STYLES : [];
+  const drafts = parted.flatMap((each) => batchWith(splitLoads(jars, perLoad ?? jars, each), (of) => of) ?? []);
+  const ends = useDayEnds(drafts);
+
   return {
     jar,
+    method,
+    ways,
     style,
     startAt,
     canner,
@@ -74,13 +90,19 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     /** Of a formula. */
     pots: made.kind === 'estimate' ? made.pots : undefined,
     setStyle,
+    setMethod: (next: Method) => {
+      setMethod(next);
+      setAsked(undefined);
+    },
     setJar: (next: JarSize) => {
       setJar(next);
       setAsked(undefined);
     },
     setJars: setAsked,
     moveStart: (steps: number) => setStartAt((at) => at + steps * STEP_MS),
-    toBatch,
+    /** When the day would be over, by the way the loads are parted; empty where there is one way only. */
+    endsAt: new Map(parted.map((each, i) => [each, ends[i]])),
+    toBatch: () => batchWith(loads, () => uuidV7()),
   };
 }
 

@@ -86,7 +86,7 @@ interface SizeRowProps {
   quartPx: number;
 }
 
-function SizeRow({ row, part: { made, pressureOnly }, lots, quartPx }: SizeRowProps) {
+function SizeRow({ row, part: { made }, lots, quartPx }: SizeRowProps) {
   const { jar, jars, perLoad, loads, minutes, pressurePsi } = row;
   const crop = made.crops[0] ?? 'tomato-paste';
   const { hue, mark } = hueOfCrop(crop);
@@ -102,11 +102,7 @@ function SizeRow({ row, part: { made, pressureOnly }, lots, quartPx }: SizeRowPr
     .join(',');
   return (
     <RowLink
-      href={
-        pressureOnly
-          ? { pathname: '/bench/tested/[product]', params: { product, jar } }
-          : { pathname: '/plan/make', params: { crop, product, jar, lots: chosen } }
-      }
+      href={{ pathname: '/plan/make', params: { crop, product, jar, lots: chosen } }}
       label={`${range} ${JARS[jar].several}, likely ${jars.p50}. ${facts.filter(Boolean).join(', ')}. Choose.`}
       className="min-h-[56px] justify-center py-1"
     >

@@ -1,3 +1,4 @@
+import { isPressure } from '@hoddle/core/canner/canner';
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
 import { JAR_SIZES, type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProductRow, productsOf } from '@hoddle/core/handbook/products';
@@ -5,13 +6,14 @@ import { formulasOf } from '@hoddle/core/handbook/recipes';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { type Range } from '@hoddle/core/measure/range';
-import { findProcess, findTestedRow, type HouseholdPages, testedMethods } from '@hoddle/core/process/findProcess';
+import { findProcess, type HouseholdPages, testedMethods } from '@hoddle/core/process/findProcess';
 import { type Method } from '@hoddle/core/process/method';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { type ProductFromLots, productsFromLots } from '@hoddle/core/yields/productsFromLots';
 import { useMemo } from 'react';
 import { widestCanner } from '@/features/canner/widestCanner';
 import { usePages } from '@/features/process/usePages';
+import { firstWay, waysToProcess } from '@/features/process/waysToProcess';
 import { useHousehold } from '@/store/useHousehold';
 import { useLearned } from './useLearned';
 
@@ -35,7 +37,7 @@ export interface JarsRow {
 
 export interface ProductRows {
   readonly made: ProductFromLots;
-  /** Low-acid food is pressure canned, which is not planned here yet. */
+  /** Low-acid food. */
   readonly pressureOnly: boolean;
   readonly rows: readonly JarsRow[];
 }
@@ -54,18 +56,18 @@ export function useJarsFrom(lots: readonly Lot[]): JarsFrom {
   return useMemo(() => {
     const products = productsFromLots(lots, learned).flatMap((made): ProductRows[] => {
       const { product } = made;
-      const method = testedMethods(product)[0];
-      if (!method) return [];
-      const pressureOnly = method !== 'boiling-water';
-      const rows = sizesOf(product, method).map((jar): JarsRow => {
+      const rows = sizesOf(product).flatMap((jar): JarsRow[] => {
+        const ways = waysToProcess(household.canners, product, jar, pages);
+        if (ways.tested.length === 0) return [];
+        const method = firstWay(ways);
         const jars = made.jarsOf(jar);
-        const { capacity } = pressureOnly ? {} : widestCanner(household, jar);
+        const { capacity } = widestCanner(household, jar, method);
         const perLoad = capacity?.kind === 'holds' ? capacity.jars : (USUAL_PLACES[jar] ?? USUAL_SMALL_PLACES);
         const loads =
           capacity?.kind === 'holds' && jars.p50 > 0 ? splitLoads(jars.p50, perLoad, 'full').length : undefined;
-        return { jar, jars, perLoad, loads, ...timeAt(product, jar, method, household.altitudeFt, pages) };
+        return [{ jar, jars, perLoad, loads, ...timeAt(product, jar, method, household.altitudeFt, pages) }];
       });
-      return rows.length === 0 ? [] : [{ made, pressureOnly, rows }];
+      return rows.length === 0 ? [] : [{ made, pressureOnly: testedMethods(product).every(isPressure), rows }];
     });
     const measured = new Set(products.map(({ made }) => made.product.product));
     const crops = [...new Set(lots.map(({ crop }) => crop))];
@@ -77,15 +79,10 @@ export function useJarsFrom(lots: readonly Lot[]): JarsFrom {
   }, [lots, household, pages, learned]);
 }
 
-/** By the pound quarts and pints, by a formula the jar it is printed for; of these the tested ones. */
-function sizesOf(product: ProductRow, method: Method): JarSize[] {
+/** By the pound quarts and pints, by a formula the jar it is printed for. */
+function sizesOf(product: ProductRow): readonly JarSize[] {
   const printed = formulasOf(product.product).flatMap(({ yieldJar }) => JAR_SIZES.filter((jar) => jar === yieldJar));
-  const wanted = printed.length > 0 ? [...new Set(printed)] : BY_THE_POUND;
-  return wanted.filter((jar) => isTested(product, jar, method));
-}
-
-function isTested(product: ProductRow, jar: JarSize, method: Method): boolean {
-  return findTestedRow({ product: product.product, pack: usualPack(product), jar, method }).kind === 'testedRow';
+  return printed.length > 0 ? [...new Set(printed)] : BY_THE_POUND;
 }
 
 function timeAt(

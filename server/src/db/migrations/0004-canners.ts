@@ -16,5 +16,7 @@ export async function up(db: QueryInterface): Promise<void> {
   // Null: as a household kitchen usually is.
   await db.addColumn('households', 'kitchen', { type: JSON, allowNull: true });
   await db.addColumn('households', 'own_jars', required(JSON, []));
+  // Pressure canning only.
+  await db.addColumn('batches', 'pressure_psi', { type: INTEGER, allowNull: true });
   await db.addColumn('loads', 'canner_id', { type: STRING(36), allowNull: true });
 }

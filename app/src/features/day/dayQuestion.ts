@@ -1,0 +1,61 @@
+import { type HouseholdState } from '@hoddle/contract/householdState';
+import { type Batch } from '@hoddle/core/day/batch';
+import { type DayQuestion } from '@hoddle/core/day/planDay';
+import { spoilsBy } from '@hoddle/core/day/spoilsBy';
+import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { type LoadPhase, type LoadState } from '@hoddle/core/kitchen/loadState';
+import { isSameDay } from 'date-fns';
+import { stateOf } from '@/features/kitchen/useLoad';
+import { heatUpsTaken } from './heatUpsTaken';
+
+type Known = Pick<HouseholdState, 'household' | 'picks' | 'lotChanges'> & { readonly batches: readonly Batch[] };
+
+const OUT_OF_CANNER: readonly LoadPhase[] = ['cooling', 'checked'];
+
+/** Where every load of the household stands, by its id. */
+export function statesOf(batches: readonly Batch[], events: readonly KitchenEvent[]): Map<string, LoadState> {
+  return new Map(
+    batches.flatMap((batch) => batch.loads.map((load) => [load.id, stateOf(batch, load, events)] as const)),
+  );
+}
+
+/** The batches of a date, in the order they begin. */
+export function batchesOf(date: number, batches: readonly Batch[]): Batch[] {
+  return batches.filter((batch) => isSameDay(batch.startAt, date)).sort((a, b) => a.startAt - b.startAt);
+}
+
+/** The date of the day being run or planned next: of the first batch with a load that is not out of its canner. */
+export function openDate(batches: readonly Batch[], states: ReadonlyMap<string, LoadState>): number | undefined {
+  const isOpen = ({ loads }: Batch) =>
+    loads.some(({ id }) => !OUT_OF_CANNER.includes(states.get(id)?.phase ?? 'checked'));
+  const open = batches.filter(isOpen).map(({ startAt }) => startAt);
+  return open.length === 0 ? undefined : Math.min(...open);
+}
+
+/** What is asked of the search for a day that begins with the first of its batches. */
+export function dayQuestion(
+  own: readonly Batch[],
+  { household, picks, lotChanges, batches }: Known,
+  states: ReadonlyMap<string, LoadState>,
+): DayQuestion {
+  const { canners, kitchen, burners, ownJars } = household;
+  const begin = new Date(Math.min(...own.map(({ startAt }) => startAt)));
+  return {
+    batches: own,
+    canners,
+    setup: { ...kitchen, burners },
+    ownJars,
+    startMinute: 60 * begin.getHours() + begin.getMinutes(),
+    heatUpsTaken: heatUpsTaken(
+      batches.filter((batch) => !own.includes(batch)),
+      states,
+    ),
+    useBy: spoilsBy(own, batches, picks, lotChanges),
+    seed: 1,
+  };
+}
+
+/** The same question has the same key, whichever objects it is made of. */
+export function keyOf(question: DayQuestion): string {
+  return JSON.stringify(question, (_, value: unknown) => (value instanceof Map ? [...value] : value));
+}

@@ -1,0 +1,55 @@
+import { type Batch } from '@hoddle/core/day/batch';
+import { type DayQuestion } from '@hoddle/core/day/planDay';
+import { useEffect, useMemo, useState } from 'react';
+import { useHousehold } from '@/store/useHousehold';
+import { type DayEnd } from '@/workers/dayEnd';
+import { batchesOf, dayQuestion, keyOf, statesOf } from './dayQuestion';
+
+const MINUTE_MS = 60_000;
+/** A cook who presses a key again has not made up her mind yet. */
+const SETTLE_MS = 400;
+
+/**
+ * When the day would be over with each of some drafts of a batch beside what is planned for it, epoch milliseconds; looked
+ * for in a worker, undefined until it is found.
+ */
+export function useDayEnds(drafts: readonly Batch[]): readonly (number | undefined)[] {
+  const { batches, events, household, picks, lotChanges } = useHousehold();
+  const questions = useMemo(() => {
+    const states = statesOf(batches, events);
+    return drafts.map((draft) => {
+      const own = batchesOf(draft.startAt, [...batches, draft]);
+      return dayQuestion(own, { household, picks, lotChanges, batches: [...batches, draft] }, states);
+    });
+  }, [drafts, batches, events, household, picks, lotChanges]);
+  const key = questions.map(keyOf).join('\n');
+  // The key stands for the questions: they are made anew at every look.
+  const [asked, setAsked] = useState({ key: '', questions });
+  if (asked.key !== key) setAsked({ key, questions });
+  const [found, setFound] = useState<{ of?: typeof asked; ends: readonly DayEnd[] }>({ ends: [] });
+  useEffect(() => {
+    if (asked.key === '' || typeof Worker === 'undefined') return undefined;
+    return askSoon(asked.questions, (end) =>
+      setFound((before) => ({ of: asked, ends: [...(before.of === asked ? before.ends : []), end] })),
+    );
+  }, [asked]);
+  return questions.map(({ batches: own }, i) => {
+    const end = found.of?.key === key ? found.ends.find(({ index }) => index === i)?.endMin : undefined;
+    const first = own[0];
+    return end === undefined || !first ? undefined : first.startAt + end * MINUTE_MS;
+  });
+}
+
+/** @returns what ends it */
+function askSoon(questions: readonly DayQuestion[], tell: (end: DayEnd) => void): () => void {
+  let worker: Worker | undefined;
+  const timer = setTimeout(() => {
+    worker = new Worker(new URL('../../workers/dayEnds.worker', window.location.href));
+    worker.onmessage = ({ data }: MessageEvent<DayEnd>) => tell(data);
+    worker.postMessage(questions);
+  }, SETTLE_MS);
+  return () => {
+    clearTimeout(timer);
+    worker?.terminate();
+  };
+}

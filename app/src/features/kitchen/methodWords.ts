@@ -1,0 +1,94 @@
+import { isPressure } from '@hoddle/core/canner/canner';
+import { type Batch } from '@hoddle/core/day/batch';
+import { boilingPointF } from '@hoddle/core/process/boilingPoint';
+
+/** What the kitchen says to a load, by the way it is processed: each starts its clock at something else. */
+export interface MethodWords {
+  /** When the clock starts, beside a list. */
+  readonly when: string;
+  /** What to wait for before the clock may start. */
+  readonly wait: string;
+  readonly start: string;
+  readonly startAgain: string;
+  /** The key when it is lost, and what was lost. */
+  readonly loseKey: string;
+  readonly lost: string;
+  readonly left: string;
+  readonly done: string;
+  /** The key at the end of the time, short for a list, and what is waited for after it. */
+  readonly heatOff: string;
+  readonly heatOffShort: string;
+  readonly resting: string;
+  readonly liftOutNote: string;
+}
+
+const STEAM_BURNS = 'Lid away from your face: steam burns';
+
+/** @returns words for a batch, with its tested minutes and where there is one its pressure */
+export function methodWords({ method, processMinutes, pressurePsi, altitudeFt }: Batch): MethodWords {
+  const minutes = `${processMinutes} min`;
+  const open = {
+    heatOff: 'Heat off, lid off: wait 5 min',
+    heatOffShort: 'Heat off, lid off',
+    resting: 'Lid off, wait 5 min',
+    liftOutNote: STEAM_BURNS,
+  };
+  if (isPressure(method)) {
+    const psi = `${pressurePsi ?? 'tested'} psi`;
+    return {
+      when: psi,
+      wait: `Vent 10 min, weight on, up to ${psi}`,
+      start: `Vented, at ${psi}: start ${minutes}`,
+      startAgain: `At ${psi} again: start ${minutes}`,
+      loseKey: `Under ${psi}`,
+      lost: 'Pressure lost',
+      left: `min left at ${psi}`,
+      done: `${minutes} at ${psi}`,
+      heatOff: 'Heat off: it comes down by itself',
+      heatOffShort: 'Heat off, hands off',
+      resting: 'To 0 psi by itself, then weight off 10 min',
+      liftOutNote: 'At 0 psi only, lid away from your face',
+    };
+  }
+  if (method === 'steam') {
+    const steamF = `${Math.round(boilingPointF(altitudeFt))} F`;
+    return {
+      when: 'steam',
+      wait: `Wait for a steady column of steam, ${steamF}`,
+      start: `Steady at ${steamF}: start ${minutes}`,
+      startAgain: `Steady again: start ${minutes}`,
+      loseKey: 'Lost the steam',
+      lost: 'Steam lost',
+      left: 'min left in steam',
+      done: `${minutes} in steam`,
+      heatOff: 'Heat off, lid on: wait 5 min',
+      heatOffShort: 'Heat off, lid on',
+      resting: 'Lid on, wait 5 min',
+      liftOutNote: STEAM_BURNS,
+    };
+  }
+  if (method === 'low-temperature-bath') {
+    return {
+      when: '180 F',
+      wait: 'Wait for 180 F by the thermometer',
+      start: `At 180 F: start ${minutes}`,
+      startAgain: `At 180 F again: start ${minutes}`,
+      loseKey: 'Under 180 F',
+      lost: 'Fell under 180 F',
+      left: 'min left, 180 to 185 F',
+      done: `${minutes} at 180 F`,
+      ...open,
+    };
+  }
+  return {
+    when: 'boil',
+    wait: 'Wait for a full rolling boil',
+    start: `It boils: start ${minutes}`,
+    startAgain: `Boiling again: start ${minutes}`,
+    loseKey: 'Lost the boil',
+    lost: 'Boil lost',
+    left: 'min left at the boil',
+    done: `${minutes} boiled`,
+    ...open,
+  };
+}
