@@ -1,4 +1,3 @@
-import { type Canner } from '../canner/canner';
 import { JARS, type JarSize } from '../handbook/jars';
 import { productRow } from '../handbook/products';
 import { stepOf } from '../handbook/steps';
@@ -18,7 +17,6 @@ export interface BeforeYouStart {
   readonly jars: readonly ReadyJars[];
   /** New lids by mouth: spares with them. */
   readonly lids: readonly { readonly mouth: 'regular' | 'wide'; readonly lids: number }[];
-  readonly canners: readonly string[];
   /** Pots, mills, strainers: what the steps name. */
   readonly tools: readonly string[];
 }
@@ -41,7 +39,7 @@ const TOOL_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** The list before a day, from its batches: common practice. */
-export function beforeYouStart(batches: readonly Batch[], canners: readonly Canner[]): BeforeYouStart {
+export function beforeYouStart(batches: readonly Batch[]): BeforeYouStart {
   const counts = new Map<JarSize, number>();
   for (const { jar, loads } of batches) {
     counts.set(jar, (counts.get(jar) ?? 0) + loads.reduce((sum, load) => sum + load.jars, 0));
@@ -64,7 +62,6 @@ export function beforeYouStart(batches: readonly Batch[], canners: readonly Cann
   return {
     jars,
     lids: [...lids].map(([mouth, count]) => ({ mouth, lids: count })),
-    canners: canners.map(({ name }) => name),
     tools: [...new Set([...named, ...ALWAYS])],
   };
 }

@@ -5,6 +5,8 @@ interface CannerWords {
   /** From the last jar in to where the clock starts. */
   readonly heatUp: string;
   readonly process: string;
+  /** Under the minutes, which stand large above it. */
+  readonly short: string;
   readonly rest: string;
 }
 
@@ -13,14 +15,19 @@ export function cannerWords({ method, processMinutes, pressurePsi }: Batch): Can
   const minutes = `${processMinutes} min`;
   if (isPressure(method)) {
     const psi = pressurePsi === undefined ? 'pressure' : `${pressurePsi} psi`;
-    return { heatUp: `Vent 10 min, up to ${psi}`, process: `${minutes} at ${psi}`, rest: 'Down by itself, weight off' };
+    return {
+      heatUp: `Vent 10 min, up to ${psi}`,
+      process: `${minutes} at ${psi}`,
+      short: `min, ${psi}`,
+      rest: 'Down by itself, weight off',
+    };
   }
   switch (method) {
     case 'steam':
-      return { heatUp: 'To steady steam', process: `${minutes} steam`, rest: 'Heat off, lid on' };
+      return { heatUp: 'To steady steam', process: `${minutes} steam`, short: 'min steam', rest: 'Heat off, lid on' };
     case 'low-temperature-bath':
-      return { heatUp: 'To 180 F', process: `${minutes} at 180 F`, rest: 'Heat off, lid off' };
+      return { heatUp: 'To 180 F', process: `${minutes} at 180 F`, short: 'min, 180 F', rest: 'Heat off, lid off' };
     default:
-      return { heatUp: 'To a full boil', process: `${minutes} boil`, rest: 'Heat off, lid off' };
+      return { heatUp: 'To a full boil', process: `${minutes} boil`, short: 'min boil', rest: 'Heat off, lid off' };
   }
 }

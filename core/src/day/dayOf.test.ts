@@ -185,7 +185,7 @@ test('the most urgent produce is saved before the day is made short, and what no
 });
 
 test('what must lie ready is counted with a little to spare', () => {
-  const { jars, lids, tools } = beforeYouStart([twoLoads, batchOf('plums', 'pint', [9], 10, 'p')], [pot]);
+  const { jars, lids, tools } = beforeYouStart([twoLoads, batchOf('plums', 'pint', [9], 10, 'p')]);
   expect(jars).toEqual([
     { jar: 'quart', jars: 14, spare: 2 },
     { jar: 'pint', jars: 9, spare: 1 },

@@ -1,4 +1,3 @@
-import { type OwnJar } from '../canner/canner';
 import { type Assignment, assignments } from './assignments';
 import { type Batch } from './batch';
 import { type DayKitchen, dayOf } from './dayOf';
@@ -45,7 +44,6 @@ export type DayRefusal =
 
 export interface DayQuestion extends Omit<DayKitchen, 'cannerOf'> {
   readonly batches: readonly Batch[];
-  readonly ownJars?: readonly OwnJar[];
   readonly seed?: number;
 }
 

@@ -1,16 +1,18 @@
+import { type CannerMethod, isPressure } from '@hoddle/core/canner/canner';
 import { type Batch } from '@hoddle/core/day/batch';
 import { beforeYouStart } from '@hoddle/core/day/beforeYouStart';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
-import { type ReactNode } from 'react';
 import { View } from 'react-native';
 import { DosePart } from '@/features/process/DosePart';
 import { usePages } from '@/features/process/usePages';
 import { useHousehold } from '@/store/useHousehold';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
-import { Heading, Words } from '@/ui/Words';
+import { Words } from '@/ui/Words';
+import { FormulaLines } from './FormulaLines';
+import { Line, Part } from './ReadyLists';
 import { type Day, useDay } from './useDay';
 
 /** What must lie ready before the day begins: jars, lids, canners, tools, acid and brine. */
@@ -27,7 +29,7 @@ function Lists({ day }: { day: Day }) {
   const wide = useIsWide();
   const { household } = useHousehold();
   const used = household.canners.filter(({ id }) => day.loads.some(({ cannerId }) => cannerId === id));
-  const { jars, lids, canners, tools } = beforeYouStart(day.batches, used);
+  const { jars, lids, tools } = beforeYouStart(day.batches);
   const all = jars.reduce((sum, entry) => sum + entry.jars, 0);
   const { towelJars } = household.kitchen;
   return (
@@ -51,8 +53,10 @@ function Lists({ day }: { day: Day }) {
           )}
         </Part>
         <Part title="On the stove">
-          {canners.map((name) => (
-            <Line key={name}>{name}, its rack in, water to the rack and more.</Line>
+          {used.map(({ name, method }) => (
+            <Line key={name}>
+              {name}, its rack in, {waterWords(method)}.
+            </Line>
           ))}
         </Part>
         <Part title="On the towel">
@@ -78,24 +82,12 @@ function BatchDoses({ batch }: { batch: Batch }) {
   return (
     <Part title={product.name}>
       {row.kind === 'testedRow' && <DosePart row={row} jar={batch.jar} jars={jars} />}
-      {product.hasFormula && <Line>Its formula, weighed out: brine or syrup before the produce is cut.</Line>}
+      {product.hasFormula && <FormulaLines batch={batch} />}
     </Part>
   );
 }
 
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <View className="gap-1">
-      <Heading>{title}</Heading>
-      <View role="list">{children}</View>
-    </View>
-  );
-}
-
-function Line({ children }: { children: ReactNode }) {
-  return (
-    <View role="listitem" className="border-t border-hair py-2">
-      <Words>{children}</Words>
-    </View>
-  );
+function waterWords(method: CannerMethod): string {
+  if (isPressure(method)) return '2 to 3 in of water, vent and gasket clean';
+  return method === 'steam' ? 'water under the rack' : 'water to the rack and more';
 }

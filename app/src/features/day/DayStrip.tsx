@@ -1,16 +1,13 @@
-import { countJars } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
 import { addHours, startOfHour, format } from 'date-fns';
 import { View } from 'react-native';
 import { useHousehold } from '@/store/useHousehold';
-import { clockTime, clockTimeFrom } from '@/ui/clockWords';
-import { COLOURS, hueOfProduct } from '@/ui/colours';
+import { clockTimeFrom } from '@/ui/clockWords';
 import { HeatSign } from '@/ui/HeatSign';
-import { RowLink } from '@/ui/RowLink';
 import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
+import { columnOf, LoadBlock } from './LoadBlock';
 import { PX_PER_MIN, stepLines, stoveLanes, yOf } from './stripLayout';
-import { type DayLoad, type DayWithPlan } from './useDay';
+import { type DayWithPlan } from './useDay';
 
 const MINUTE_MS = 60_000;
 const GUTTER_PX = 54;
@@ -126,6 +123,7 @@ function Hours({ day }: { day: DayWithPlan }) {
   const count = Math.max(0, Math.floor((day.lateAt - first) / (60 * MINUTE_MS)) + 1);
   const hours = Array.from({ length: count }, (_, i) => first + i * 60 * MINUTE_MS);
   const startY = yOf(0);
+  const endY = yOf((day.likelyAt - day.startAt) / MINUTE_MS);
   return (
     <>
       <View className="absolute w-[48px] items-end" style={{ top: startY - 9 }}>
@@ -135,7 +133,8 @@ function Hours({ day }: { day: DayWithPlan }) {
       </View>
       {hours.map((at) => {
         const y = yOf((at - day.startAt) / MINUTE_MS);
-        if (y - startY < 26) return null;
+        // The start and the likely end stand in the same column.
+        if (y - startY < 26 || Math.abs(y - endY) < 30) return null;
         return (
           <View key={at} className="absolute left-0 right-0 flex-row" style={{ top: y - 9 }}>
             <View className="w-[48px] items-end">
@@ -151,98 +150,6 @@ function Hours({ day }: { day: DayWithPlan }) {
         );
       })}
     </>
-  );
-}
-
-/** Where a canner's column begins and how wide it is, of the room there is for all. */
-function columnOf(cannerId: string | undefined, canners: readonly { readonly id: string }[]) {
-  const k = Math.max(
-    0,
-    canners.findIndex(({ id }) => id === cannerId),
-  );
-  const share = 100 / Math.max(1, canners.length);
-  return { left: `${k * share}%`, width: `${share - (canners.length > 1 ? 2 : 0)}%` } as const;
-}
-
-interface LoadBlockProps {
-  load: DayLoad;
-  number: number;
-  day: DayWithPlan;
-  column: ReturnType<typeof columnOf>;
-}
-
-/** One load in its canner: heats, boils, rests; the whole block opens the load. */
-function LoadBlock({ load, number, day, column }: LoadBlockProps) {
-  const task = (kind: string) => day.tasks.find((entry) => entry.task.loadId === load.id && entry.task.kind === kind);
-  const [loading, boil, rest] = [task('load'), task('process'), task('rest')];
-  if (!loading || !boil || !rest) return null;
-  const jars = countJars(load.jars, load.batch.jar);
-  const timeOf = (minute: number) => clockTime(day.startAt + minute * MINUTE_MS);
-  const done = load.phase === 'cooling' || load.phase === 'checked';
-  const heatPx = (boil.startMin - loading.startMin) * PX_PER_MIN;
-  const boilPx = (boil.endMin - boil.startMin) * PX_PER_MIN;
-  const words = `Load ${number}, ${jars} ${productRow(load.batch.product).name.toLowerCase()}: in at ${timeOf(loading.startMin)}, boils ${load.batch.processMinutes} min from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then 5 min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
-  return (
-    <RowLink
-      href={{ pathname: '/plan/load/[loadId]', params: { loadId: load.id } }}
-      label={words}
-      className="absolute"
-      style={{ ...column, top: yOf(loading.startMin), opacity: done ? 0.6 : 1 }}
-    >
-      <View
-        className="absolute bottom-0 left-0 top-0 w-[5px]"
-        style={{ backgroundColor: hueOfProduct(load.batch.product).hue }}
-      />
-      <View className="ml-[7px]">
-        <View className="border-2 border-b-0 border-heat bg-heat-wash px-1" style={{ height: heatPx }}>
-          <View className="flex-row items-center gap-1">
-            <View className="h-[17px] w-[17px] items-center justify-center rounded-full bg-ink">
-              <Words size="note" weight={700} tone="white">
-                {number}
-              </Words>
-            </View>
-            <Words size="label" weight={700} numberOfLines={1} className="shrink" style={{ lineHeight: 17 }}>
-              {jars}
-            </Words>
-          </View>
-          {heatPx > 30 && (
-            <View className="flex-row items-center gap-1">
-              <HeatSign phase="heating" size={13} />
-              <Words size="note" style={{ lineHeight: 14 }}>
-                heats
-              </Words>
-            </View>
-          )}
-        </View>
-        <View className="items-center justify-center bg-boil-t" style={{ height: boilPx }}>
-          <Words
-            size={boilPx > 60 ? 'figure' : 'head'}
-            weight={800}
-            tone="white"
-            style={{ lineHeight: boilPx > 60 ? 40 : 22 }}
-          >
-            {load.batch.processMinutes}
-          </Words>
-          {boilPx > 36 && (
-            <Words size="label" weight={700} tone="white">
-              min boil
-            </Words>
-          )}
-        </View>
-        <View
-          className="justify-center"
-          style={{ height: (rest.endMin - rest.startMin) * PX_PER_MIN, backgroundColor: COLOURS.rest }}
-        >
-          <View className="mx-2 h-[2px] bg-white" />
-        </View>
-        <View className="flex-row items-center gap-1 pt-[1px]">
-          <HeatSign phase={done ? 'checked' : 'cooling'} size={14} />
-          <Words size="note" tone="ink-2" numberOfLines={1}>
-            {done ? 'done' : '5 min rest, 12-24 h'}
-          </Words>
-        </View>
-      </View>
-    </RowLink>
   );
 }
 

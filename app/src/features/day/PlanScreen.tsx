@@ -20,6 +20,7 @@ import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { DayStrip } from './DayStrip';
+import { NoDay } from './NoDay';
 import { NotSoPart } from './NotSoPart';
 import { phaseWords } from './phaseWords';
 import { SearchPart } from './SearchPart';
@@ -30,21 +31,6 @@ export function PlanScreen() {
   // A better plan is drawn in pieces between frames: the page never stalls while it searches.
   const day = useDeferredValue(useDay());
   return day ? <PlannedDay day={day} /> : <NoDay />;
-}
-
-function NoDay() {
-  const router = useRouter();
-  return (
-    <Screen station="plan" title="No day planned">
-      <View className="max-w-[560px] gap-4">
-        <View className="h-[150px] items-center justify-center rounded-plate border-2 border-dashed border-key-edge">
-          <Words tone="ink-2">The hours of a preserving day stand here.</Words>
-        </View>
-        <Words>Choose what the produce on hand becomes; the loads and their clock times follow.</Words>
-        <Key words="See what is on hand" onPress={() => router.navigate('/harvest')} />
-      </View>
-    </Screen>
-  );
 }
 
 const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {

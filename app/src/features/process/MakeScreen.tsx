@@ -85,6 +85,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
     last * 2 < capacity.jars && {
       jars: last,
       places: capacity.jars,
+      layers: capacity.layers,
       processMinutes: plannedProcess(tested).minutes,
       pressurePsi: tested.pressurePsi,
       altitudeFt: household.altitudeFt,

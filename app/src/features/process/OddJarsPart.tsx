@@ -3,6 +3,7 @@ import { heatUpMinutes } from '@hoddle/core/canner/heatUp';
 import { type OddJarsChoice, oddJars, type OpenLoad } from '@hoddle/core/canner/oddJars';
 import { waterLitres } from '@hoddle/core/canner/waterLitres';
 import { capacityOf } from '@hoddle/core/canner/capacity';
+import { inLayers } from '@hoddle/core/canner/layers';
 import { restMinutes } from '@hoddle/core/canner/restMinutes';
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { CANNER_STEPS } from '@hoddle/core/handbook/steps';
@@ -23,6 +24,7 @@ interface OddJarsPartProps {
   /** Jars of the last load, and places of the rack. */
   jars: number;
   places: number;
+  layers: 1 | 2;
   processMinutes: number;
   pressurePsi?: number;
   altitudeFt: number;
@@ -34,8 +36,10 @@ interface OddJarsPartProps {
 
 /** The odd jars of the last load: each way out with what it costs, the least canner time first. */
 export function OddJarsPart(props: OddJarsPartProps) {
-  const { canner, jar, jars, places, pack, method, altitudeFt, keepsDays, refrigeratorDays } = props;
+  const { canner, jar, jars, layers, pack, method, altitudeFt, keepsDays, refrigeratorDays } = props;
   const { processMinutes, pressurePsi } = props;
+  // Only layers that are begun are set in.
+  const places = inLayers(jars, props.places, layers).reduce((sum, layer) => sum + layer.places, 0);
   const day = useDay();
   const { ownJars } = useHousehold().household;
   const heating = heatUpMinutes({ canner, jar, jars, pack, method, processMinutes, altitudeFt });

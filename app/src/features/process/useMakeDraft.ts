@@ -1,12 +1,10 @@
 import { type LoadStyle, splitLoads } from '@hoddle/core/canner/splitLoads';
 import { type Batch } from '@hoddle/core/day/batch';
+import { wholeLoads } from '@hoddle/core/day/proposeDay';
 import { type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { takeForBatch } from '@hoddle/core/harvest/takeForBatch';
-import { usualPack } from '@hoddle/core/handbook/usualPack';
-import { findProcess } from '@hoddle/core/process/findProcess';
 import { type Method } from '@hoddle/core/process/method';
-import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { estimateJars, massForJarsKg } from '@hoddle/core/yields/estimateJars';
 import { useState } from 'react';
 import { useLearned } from '@/features/yields/useLearned';
@@ -15,6 +13,7 @@ import { useDayEnds } from '@/features/day/useDayEnds';
 import { type CropOnHand } from '@/features/harvest/useOnHand';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { widestCanner } from '@/features/canner/widestCanner';
+import { batchOf, nextQuarter } from './batchOf';
 import { usePages } from './usePages';
 import { firstWay, waysToProcess } from './waysToProcess';
 
@@ -29,16 +28,16 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const [jar, setJar] = useState(firstJar);
   const [style, setStyle] = useState<LoadStyle>('full');
   const [asked, setAsked] = useState<number>();
-  const [startAt, setStartAt] = useState(() => Math.ceil(householdNow() / STEP_MS) * STEP_MS);
+  const [startAt, setStartAt] = useState(() => nextQuarter(householdNow()));
   const [way, setMethod] = useState<Method>();
-  const ways = waysToProcess(household.canners, product, jar, pages);
+  const ways = waysToProcess(household, product, jar, pages);
   // A jar that is not tested the chosen way goes back to the first one that is.
   const method = way !== undefined && ways.tested.includes(way) ? way : firstWay(ways);
   const { canner, capacity } = widestCanner(household, jar, method);
   const estimate = estimateJars(item.crop, item.massKg, product.product, jar, learned);
   const range = estimate.kind === 'estimate' ? estimate.jars : { p10: 0, p50: 0, p90: 0 };
   const perLoad = capacity?.kind === 'holds' ? capacity.jars : undefined;
-  const jars = Math.min(asked ?? fullLoads(range.p50, perLoad), range.p90);
+  const jars = Math.min(asked ?? wholeLoads(range.p50, perLoad ?? Infinity), range.p90);
   const loads = perLoad && jars > 0 ? splitLoads(jars, perLoad, style) : [];
   const need =
     jars > 0 ? massForJarsKg(item.crop, product.product, jar, jars, { learned }) : { likelyKg: 0, sureKg: 0 };
@@ -46,28 +45,9 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const usedKg = uses.reduce((sum, use) => sum + use.massKg, 0);
   const made = estimateJars(item.crop, usedKg, product.product, jar, learned);
 
-  const batchWith = (counts: readonly number[], newId: (of: string) => string): Batch | undefined => {
-    if (!canner || household.altitudeFt === null || counts.length === 0) return undefined;
-    const question = {
-      product: product.product,
-      pack: usualPack(product),
-      jar,
-      method,
-      altitudeFt: household.altitudeFt,
-    };
-    const tested = findProcess(question, pages);
-    if (tested.kind === 'refusal') return undefined;
-    return {
-      ...question,
-      id: newId('draft'),
-      processMinutes: plannedProcess(tested).minutes,
-      ...(tested.pressurePsi !== undefined && { pressurePsi: tested.pressurePsi }),
-      cannerId: canner.id,
-      startAt,
-      uses,
-      loads: counts.map((count, i) => ({ id: newId(`draft ${i + 1}`), number: i + 1, jars: count })),
-    };
-  };
+  const batchWith = (counts: readonly number[], newId: (of: string) => string): Batch | undefined =>
+    canner &&
+    batchOf({ product, jar, method, cannerId: canner.id, loads: counts, uses, startAt }, household, pages, newId);
 
   /** Both ways of parting the loads, where they differ; their ids are not kept. */
   const parted = perLoad && jars > perLoad && jars % perLoad !== 0 ? LOAD_STYLES : [];
@@ -104,10 +84,4 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     endsAt: new Map(parted.map((each, i) => [each, ends[i]])),
     toBatch: () => batchWith(loads, () => uuidV7()),
   };
-}
-
-/** As many whole loads as likely come full; a harvest too small for one is one load. */
-function fullLoads(likely: number, perLoad: number | undefined): number {
-  if (!perLoad || likely < perLoad) return likely;
-  return Math.floor(likely / perLoad) * perLoad;
 }

@@ -57,7 +57,7 @@ export function useJarsFrom(lots: readonly Lot[]): JarsFrom {
     const products = productsFromLots(lots, learned).flatMap((made): ProductRows[] => {
       const { product } = made;
       const rows = sizesOf(product).flatMap((jar): JarsRow[] => {
-        const ways = waysToProcess(household.canners, product, jar, pages);
+        const ways = waysToProcess(household, product, jar, pages);
         if (ways.tested.length === 0) return [];
         const method = firstWay(ways);
         const jars = made.jarsOf(jar);

@@ -2,7 +2,6 @@ import { type Household } from '@hoddle/contract/household';
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
 import { printFraction } from '@hoddle/core/measure/fraction';
-import { readNumber } from '@hoddle/core/measure/readNumber';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -16,9 +15,16 @@ import { useIsWide } from '@/ui/StationBar';
 import { Stepper } from '@/ui/Stepper';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
+import { HeatPart } from './HeatPart';
 import { METHOD_NAMES } from './methodNames';
+import { readInches } from './readInches';
 
 type Canner = Household['canners'][number];
+
+/** A rack may lie on the floor; a pot may not be flat. */
+function inchesOf(typed: string, key: (typeof MEASURES)[number][0]): number | undefined {
+  return key === 'rackHeightIn' ? readInches(typed, 0, 4) : readInches(typed, 0.5, 40);
+}
 
 /** Jars that are tried in a rack. */
 const TRIED: readonly JarSize[] = ['quart', 'pint', 'half-pint'];
@@ -74,7 +80,7 @@ function CannerForm({ canner, household }: { canner: Canner; household: Househol
     <Screen
       station="bench"
       title={canner.name}
-      note={METHOD_NAMES[canner.method]}
+      note={METHOD_NAMES[draft.method]}
       backTo="/bench/canners"
       foot={<Key tall words="Save" disabled={slip !== undefined} onPress={save} />}
     >
@@ -105,6 +111,7 @@ function CannerForm({ canner, household }: { canner: Canner; household: Househol
               onMore={draft[key] < 40 ? () => change({ [key]: draft[key] + 1 }) : undefined}
             />
           ))}
+          <HeatPart canner={draft} onKeep={change} />
         </View>
         <View className={`gap-3 ${wide ? 'flex-1' : ''}`}>
           <Heading>What it takes</Heading>
@@ -167,12 +174,4 @@ function TestFit({ canner, jar, household, onKeep }: TestFitProps) {
       </View>
     </View>
   );
-}
-
-/** What was typed as inches, "13 1/4" or "13.25"; undefined for what is no measure of a pot. */
-function inchesOf(typed: string, key: (typeof MEASURES)[number][0]): number | undefined {
-  const reading = readNumber(typed.replace(/\s*(in|inch|inches|")\.?$/i, ''));
-  if (reading.kind === 'unreadable') return undefined;
-  const most = key === 'rackHeightIn' ? 4 : 40;
-  return reading.value <= most && (reading.value > 0 || key === 'rackHeightIn') ? reading.value : undefined;
 }

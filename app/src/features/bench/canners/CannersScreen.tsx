@@ -16,6 +16,7 @@ import { Heading, Words } from '@/ui/Words';
 import { CannerDraft } from './CannerDraft';
 import { KitchenPart } from './KitchenPart';
 import { METHOD_NAMES } from './methodNames';
+import { OwnJarsPart } from './OwnJarsPart';
 
 /** The canners of the household, and what its kitchen has for a preserving day. */
 export function CannersScreen() {
@@ -28,6 +29,7 @@ export function CannersScreen() {
       <View className={wide ? 'flex-row gap-10' : 'gap-8'}>
         <View className={`gap-4 ${wide ? 'flex-1' : ''}`}>
           <Canners canners={household.canners} onKeep={(canners) => keep({ canners })} />
+          <OwnJarsPart household={household} onKeep={keep} />
         </View>
         <View className={`gap-4 ${wide ? 'flex-1' : ''}`}>
           <KitchenPart household={household} onKeep={keep} />

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
+import { OwnToolsPart } from './OwnToolsPart';
 
 const MOST_COOKS = 4;
 const HALF_HOUR = 30;
@@ -64,6 +65,26 @@ export function KitchenPart({ household, onKeep }: KitchenPartProps) {
       {count('Big pots', kitchen.bigPots, 12, (next) => change({ bigPots: next }))}
       {count('Strainers or drip bags', kitchen.strainers, 8, (next) => change({ strainers: next }))}
       {count('Food mills', kitchen.mills, 4, (next) => change({ mills: next }))}
+      {count('Ovens', kitchen.ovens, 4, (next) => change({ ovens: next }))}
+      <Words>Room in the refrigerator for produce in the making</Words>
+      <Stepper
+        label="Pounds in the refrigerator"
+        words={`${kitchen.refrigeratorLb} lb`}
+        onLess={kitchen.refrigeratorLb >= 5 ? () => change({ refrigeratorLb: kitchen.refrigeratorLb - 5 }) : undefined}
+        onMore={
+          kitchen.refrigeratorLb <= 495 ? () => change({ refrigeratorLb: kitchen.refrigeratorLb + 5 }) : undefined
+        }
+      />
+      <Words>Jars that can cool an inch apart</Words>
+      <Stepper
+        label="Jars on the towels"
+        words={`${kitchen.towelJars} jars`}
+        onLess={kitchen.towelJars >= 2 ? () => change({ towelJars: kitchen.towelJars - 2 }) : undefined}
+        onMore={kitchen.towelJars <= 498 ? () => change({ towelJars: kitchen.towelJars + 2 }) : undefined}
+      />
+      <Heading>Tools of your own</Heading>
+      <Words tone="ink-2">A step waits until its tool is free: one slicer slices one load at a time.</Words>
+      <OwnToolsPart tools={kitchen.tools} onKeep={(tools) => change({ tools })} />
     </>
   );
 }

@@ -1,0 +1,55 @@
+import { type Household } from '@hoddle/contract/household';
+import { type Batch } from '@hoddle/core/day/batch';
+import { type JarSize } from '@hoddle/core/handbook/jars';
+import { type ProductRow } from '@hoddle/core/handbook/products';
+import { usualPack } from '@hoddle/core/handbook/usualPack';
+import { type PickUse } from '@hoddle/core/harvest/pick';
+import { findProcess, type HouseholdPages } from '@hoddle/core/process/findProcess';
+import { type Method } from '@hoddle/core/process/method';
+import { plannedProcess } from '@hoddle/core/process/plannedProcess';
+
+/** What a cook wants to make, before its time is looked up. */
+export interface BatchWish {
+  readonly product: ProductRow;
+  readonly jar: JarSize;
+  readonly method: Method;
+  readonly cannerId: string;
+  /** Jars of each load. */
+  readonly loads: readonly number[];
+  readonly uses: readonly PickUse[];
+  readonly startAt: number;
+}
+
+/**
+ * The batch of a wish, with its tested time and pressure looked up for this kitchen; undefined where nothing is tested.
+ *
+ * @param newId makes the id of the batch and of each load, from a word that tells them apart
+ */
+export function batchOf(
+  { product, jar, method, cannerId, loads, uses, startAt }: BatchWish,
+  { altitudeFt }: Household,
+  pages: HouseholdPages,
+  newId: (of: string) => string,
+): Batch | undefined {
+  if (altitudeFt === null || loads.length === 0) return undefined;
+  const question = { product: product.product, pack: usualPack(product), jar, method, altitudeFt };
+  const tested = findProcess(question, pages);
+  if (tested.kind === 'refusal') return undefined;
+  return {
+    ...question,
+    id: newId('batch'),
+    processMinutes: plannedProcess(tested).minutes,
+    ...(tested.pressurePsi !== undefined && { pressurePsi: tested.pressurePsi }),
+    cannerId,
+    startAt,
+    uses,
+    loads: loads.map((jars, i) => ({ id: newId(`load ${i + 1}`), number: i + 1, jars })),
+  };
+}
+
+const STEP_MS = 15 * 60_000;
+
+/** The next quarter of an hour: when a batch begins unless the cook says otherwise. */
+export function nextQuarter(now: number): number {
+  return Math.ceil(now / STEP_MS) * STEP_MS;
+}

@@ -1,0 +1,88 @@
+import { expect, type Page, test } from '@playwright/test';
+import { giveDemoClock } from '../demoClock';
+import { kitchenHands } from '../kitchenHands';
+import { RealServer } from '../realServer';
+import { watchPage } from '../watchPage';
+
+let server: RealServer;
+test.beforeEach(async () => {
+  server = await RealServer.start();
+});
+test.afterEach(() => server.stop());
+
+async function addCanner(page: Page, hands: ReturnType<typeof kitchenHands>, name: string, kind: RegExp) {
+  await hands.goto('/bench/canners');
+  await hands.press('Add a canner');
+  await page.getByRole('textbox', { name: 'Its name' }).fill(name);
+  await page.getByRole('radio', { name: kind }).click();
+  await hands.press('Write it down');
+}
+
+// USDA Complete Guide to Home Canning, 2015, guide 4, snap beans: pints 20 min, weighted gauge at 15 psi above 1,000 ft.
+test('green beans under pressure: planned, vented, held at 15 psi, and down by themselves', async ({ page }) => {
+  const watch = watchPage(page);
+  const hands = kitchenHands(page, server.address);
+  await hands.setUpKitchen('3420');
+  await giveDemoClock(server);
+  await hands.pick('Pole beans', '9');
+  const make = '/plan/make?crop=bean-snap&product=snap-beans&jar=pint';
+
+  await test.step('without a pressure canner it is said, and nothing can be planned', async () => {
+    await hands.goto(make);
+    await expect(page.getByText(/No canner is written down that processes in a pressure canner/)).toBeVisible();
+    await expect(hands.key(/^Plan \d+/)).toHaveCount(0);
+  });
+
+  await test.step('with one its loads stand in two layers', async () => {
+    await addCanner(page, hands, 'Heavy one', /23-quart pressure/);
+    await hands.goto(make);
+    await expect(page.getByText('Heavy one holds 18 pints')).toBeVisible();
+    await hands.press(/^Plan \d+ pints/);
+    await page
+      .getByRole('link', { name: /^Load 1, \d+ pints green beans: .*20 min at 15 psi from .*then \d\d min rest/ })
+      .click();
+    await expect(page.getByText('2 to 3 in of water in all')).toBeVisible();
+    await watch.fits();
+  });
+
+  await test.step('the clock starts at pressure; under it the whole time starts again', async () => {
+    await hands.press(/pints are in, heat it/);
+    await expect(page.getByText('Vent 10 min, weight on, up to 15 psi')).toBeVisible();
+    await hands.pass('+20 min');
+    await hands.press('Vented, at 15 psi: start 20 min');
+    await hands.pass('+5 min');
+    await hands.press(/Under 15 psi/);
+    await expect(page.getByText('Pressure lost: the full 20 min start again')).toBeVisible();
+    await hands.press('At 15 psi again: start 20 min');
+    await hands.pass('+20 min');
+  });
+
+  await test.step('the lid stays on while it comes down', async () => {
+    await hands.press('Heat off: it comes down by itself');
+    await expect(page.getByText('To 0 psi by itself, then weight off 10 min')).toBeVisible();
+    await expect(hands.key('Jars are out')).toBeDisabled();
+    await hands.pass('+1 h');
+    await expect(page.getByText('At 0 psi only, lid away from your face')).toBeVisible();
+    await hands.press('Jars are out');
+    await watch.fits();
+  });
+  watch.calm();
+});
+
+test('plums go in boiling water or steam, as the cook chooses; steam is not offered past 45 min', async ({ page }) => {
+  const hands = kitchenHands(page, server.address);
+  await hands.setUpKitchen('3420');
+  await addCanner(page, hands, 'Flat pan', /steam pan/);
+  await hands.pick('Damson plums', '19');
+  await hands.goto('/plan/make?crop=damson&product=plums&jar=pint');
+  await page.getByRole('radio', { name: 'steam', exact: true }).click();
+  await expect(page.getByText(/^Flat pan holds/)).toBeVisible();
+  await hands.press(/^Plan \d+/);
+  await page.getByRole('link', { name: /^Load 1, .*30 min steam from/ }).click();
+  await expect(page.getByText(/under the rack/)).toBeVisible();
+  // 50 min at this altitude.
+  await hands.pick('Paste tomatoes', '46');
+  await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-whole-in-water&jar=pint');
+  await expect(page.getByText('Big pot holds 9 pints')).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'steam', exact: true })).toHaveCount(0);
+});
