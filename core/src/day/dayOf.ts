@@ -1,4 +1,4 @@
-import { type Canner } from '../canner/canner';
+import { type Canner, type OwnJar } from '../canner/canner';
 import { heatUpKey, type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
 import { restMinutes } from '../canner/restMinutes';
 import { countJars, JARS, type JarSize } from '../handbook/jars';
@@ -44,6 +44,8 @@ type Span = readonly [low: number, high: number];
 export interface DayKitchen {
   readonly setup: KitchenSetup;
   readonly canners: readonly Canner[];
+  /** Jars the household measured itself. */
+  readonly ownJars?: readonly OwnJar[];
   /** Minute of the day at which the plan begins. */
   readonly startMinute: number;
   /** Minutes each canner has really taken to the boil or to pressure, by `heatUpKey`, newest last. */
@@ -80,6 +82,7 @@ export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProble
         preheat(
           canner,
           loads.filter((other) => other.canner === canner),
+          kitchen,
         ),
       ),
       ...batches.flatMap((batch) => batchTasks(batch, kitchen)),
@@ -105,9 +108,9 @@ interface LoadInCanner {
   readonly canner: Canner;
 }
 
-function preheat(canner: Canner, loads: readonly LoadInCanner[]): DayTask {
+function preheat(canner: Canner, loads: readonly LoadInCanner[], kitchen: DayKitchen): DayTask {
   // The load that wants the most heat rules: its water has to be hot whichever goes first.
-  const ranges = loads.map((load) => preheatMinutes(questionOf(load)));
+  const ranges = loads.map((load) => preheatMinutes(questionOf(load, kitchen)));
   const longest = ranges.reduce((a, b) => (b.p50 > a.p50 ? b : a));
   return {
     id: `preheat ${canner.id}`,
@@ -121,9 +124,10 @@ function preheat(canner: Canner, loads: readonly LoadInCanner[]): DayTask {
   };
 }
 
-function questionOf({ batch, load, canner }: LoadInCanner): HeatUpQuestion {
+function questionOf({ batch, load, canner }: LoadInCanner, { ownJars }: DayKitchen): HeatUpQuestion {
   const { jar, pack, method, processMinutes, altitudeFt } = batch;
-  return { canner, jar, jars: load.jars, pack, method, processMinutes, altitudeFt };
+  const own = ownJars?.find(({ size }) => size === jar);
+  return { canner, jar, jars: load.jars, pack, method, processMinutes, altitudeFt, ...(own && { own }) };
 }
 
 function batchTasks(batch: Batch, kitchen: DayKitchen): DayTask[] {
@@ -222,14 +226,12 @@ class Chain {
   }
 
   /** Into the canner and out again. */
-  can(batch: Batch, load: PlannedLoad, canner: Canner, { heatUpsTaken }: DayKitchen): void {
+  can(batch: Batch, load: PlannedLoad, canner: Canner, kitchen: DayKitchen): void {
     const jars = countJars(load.jars, batch.jar);
     const vessel = { [cannerResource(canner.id)]: 1 };
     const fired = { ...vessel, ...stoveFor(canner), [WATCH]: 1 };
-    const heating = heatUpMinutes(
-      questionOf({ batch, load, canner }),
-      heatUpsTaken?.get(heatUpKey(canner.id, batch.method)),
-    );
+    const taken = kitchen.heatUpsTaken?.get(heatUpKey(canner.id, batch.method));
+    const heating = heatUpMinutes(questionOf({ batch, load, canner }, kitchen), taken);
     const process = batch.processMinutes;
     const words = cannerWords(batch);
     const add = (
