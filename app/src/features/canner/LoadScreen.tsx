@@ -6,6 +6,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
+import { placeInDay } from '@/features/day/placeInDay';
 import { phaseWords } from '@/features/day/phaseWords';
 import { useDay } from '@/features/day/useDay';
 import { IN_CANNER, type RunningLoad, useLoad, useLoads } from '@/features/kitchen/useLoad';
@@ -42,6 +43,7 @@ function Load({ running }: { running: RunningLoad }) {
   const [jars, setJars] = useState(state.jars);
   const product = productRow(batch.product);
   const day = useDay();
+  const place = placeInDay(day, batch, load);
   const cannerId =
     day?.loads.find(({ id }) => id === load.id)?.cannerId ?? state.cannerId ?? load.cannerId ?? batch.cannerId;
   const canner = household.canners.find(({ id }) => id === cannerId);
@@ -66,14 +68,14 @@ function Load({ running }: { running: RunningLoad }) {
     <Screen
       station="plan"
       title={product.name}
-      note={`Load ${load.number} of ${batch.loads.length}, ${canner?.name ?? 'canner gone'}`}
+      note={`Load ${place.number} of ${place.of}, ${canner?.name ?? 'canner gone'}`}
       backTo="/plan"
       foot={
         planned ? (
           <View className="gap-2">
             {busy && (
               <Words weight={600}>
-                {canner?.name} still holds load {busy.load.number}:{' '}
+                {canner?.name} still holds load {placeInDay(day, busy.batch, busy.load).number}:{' '}
                 {phaseWords(busy.state.phase, busy.batch.method).toLowerCase()}.
               </Words>
             )}

@@ -10,6 +10,7 @@ import { v7 as uuidV7 } from 'uuid';
 import { DemoClock } from '@/features/today/DemoClock';
 import { SignalLine } from '@/features/today/SignalLine';
 import { phaseWords } from '@/features/day/phaseWords';
+import { placeInDay } from '@/features/day/placeInDay';
 import { type Day, useDay } from '@/features/day/useDay';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold, useNow } from '@/store/useHousehold';
@@ -20,7 +21,7 @@ import { Speckle } from '@/ui/Speckle';
 import { useIsWide } from '@/ui/StationBar';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
-import { nextSteps } from './nextSteps';
+import { type FollowingLoad, nextSteps } from './nextSteps';
 import { PhasePart } from './PhasePart';
 import { type RunningLoad, useLoad } from './useLoad';
 
@@ -47,6 +48,7 @@ function Kitchen({ running }: { running: RunningLoad }) {
   const { household } = useHousehold();
   const enter = useHouseholdStore((store) => store.enter);
   const day = useDay();
+  const place = placeInDay(day, batch, load);
   const canner =
     household.canners.find(({ id }) => id === (running.state.cannerId ?? batch.cannerId))?.name ?? 'Canner';
   const tap = useSingleTap((type: Tap) =>
@@ -66,13 +68,13 @@ function Kitchen({ running }: { running: RunningLoad }) {
               {canner}
             </Words>
             <Words size="lead" tone="milk-2" weight={500}>
-              {productRow(batch.product).name.toLowerCase()}, load {load.number} of {batch.loads.length}
+              {productRow(batch.product).name.toLowerCase()}, load {place.number} of {place.of}
             </Words>
           </View>
-          <TickingPhase running={running} onTap={tap} />
+          <TickingPhase running={running} following={place.following} onTap={tap} />
         </View>
         <View className={wide ? 'flex-1 gap-6 pt-10' : 'border-t-2 border-rim-dark'}>
-          <NextList running={running} />
+          <NextList running={running} following={place.following} />
           {wide && day && <LoadsOfDay day={day} />}
         </View>
       </ScrollView>
@@ -81,9 +83,18 @@ function Kitchen({ running }: { running: RunningLoad }) {
 }
 
 /** Only what shows seconds is drawn every second. */
-function TickingPhase({ running, onTap }: { running: RunningLoad; onTap: (tap: Tap) => void }) {
+function TickingPhase({
+  running,
+  following,
+  onTap,
+}: {
+  running: RunningLoad;
+  following?: FollowingLoad;
+  onTap: (tap: Tap) => void;
+}) {
   const now = useNow(1_000);
-  return <PhasePart running={running} clock={loadClock(running.order, running.state, now)} now={now} onTap={onTap} />;
+  const clock = loadClock(running.order, running.state, now);
+  return <PhasePart running={running} clock={clock} now={now} following={following} onTap={onTap} />;
 }
 
 function PhaseSign({ running: { order, state } }: { running: RunningLoad }) {
@@ -123,9 +134,9 @@ function KitchenHead({ likelyAt }: { likelyAt?: number }) {
   );
 }
 
-function NextList({ running }: { running: RunningLoad }) {
+function NextList({ running, following }: { running: RunningLoad; following?: FollowingLoad }) {
   const clock = loadClock(running.order, running.state, useNow(10_000));
-  const steps = nextSteps(running, clock);
+  const steps = nextSteps(running, clock, following);
   const { state, batch } = running;
   return (
     <View className="bg-granite-panel" role="list" aria-label="Next steps">
@@ -159,7 +170,7 @@ function NextList({ running }: { running: RunningLoad }) {
 function LoadsOfDay({ day }: { day: Day }) {
   return (
     <View role="list" aria-label="Loads of the day">
-      {day.loads.map((load) => (
+      {day.loads.map((load, i) => (
         <View
           key={load.id}
           role="listitem"
@@ -167,7 +178,7 @@ function LoadsOfDay({ day }: { day: Day }) {
         >
           <HeatSign phase={load.phase} size={24} dark />
           <Words size="lead" weight={600} tone="milk" className="flex-1">
-            {load.number}: {countJars(load.jars, load.batch.jar)} {productRow(load.batch.product).name.toLowerCase()}
+            {i + 1}: {countJars(load.jars, load.batch.jar)} {productRow(load.batch.product).name.toLowerCase()}
           </Words>
           <Words size="lead" tone="milk-2">
             {phaseWords(load.phase, load.batch.method)}

@@ -10,6 +10,7 @@ import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
 import { KitchenKey } from './KitchenKey';
 import { methodWords } from './methodWords';
+import { type FollowingLoad } from './nextSteps';
 import { Pot } from './Pot';
 import { type RunningLoad } from './useLoad';
 
@@ -19,11 +20,13 @@ interface PhasePartProps {
   running: RunningLoad;
   clock: LoadClock;
   now: number;
+  /** The load that goes in next on this day, whatever batch it is of. */
+  following?: FollowingLoad;
   onTap: (tap: Tap) => void;
 }
 
 /** The pot of one phase, and the one thing that can be done now. */
-export function PhasePart({ running, clock, now, onTap }: PhasePartProps) {
+export function PhasePart({ running, clock, now, following, onTap }: PhasePartProps) {
   const { order, batch, state } = running;
   const said = methodWords(batch);
   const tallPx = useIsWide() ? 360 : 262;
@@ -94,7 +97,7 @@ export function PhasePart({ running, clock, now, onTap }: PhasePartProps) {
       );
     case 'cooling':
     case 'checked':
-      return <OutPart running={running} clock={clock} />;
+      return <OutPart running={running} clock={clock} following={following} />;
   }
 }
 
@@ -120,13 +123,14 @@ function PlannedPart({ running }: { running: RunningLoad }) {
 function OutPart({
   running,
   clock,
+  following,
 }: {
   running: RunningLoad;
+  following?: FollowingLoad;
   clock: Extract<LoadClock, { kind: 'cooling' | 'checked' }>;
 }) {
   const router = useRouter();
-  const { batch, load, state } = running;
-  const following = batch.loads.find(({ number }) => number === load.number + 1);
+  const { batch, state } = running;
   const toSeals = () => router.navigate({ pathname: '/shelf/seals/[batchId]', params: { batchId: batch.id } });
   return (
     <>

@@ -1,4 +1,4 @@
-import { countJars } from '@hoddle/core/handbook/jars';
+import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { type LoadClock } from '@hoddle/core/kitchen/loadClock';
 import { clockTime } from '@/ui/clockWords';
 import { methodWords } from './methodWords';
@@ -9,16 +9,27 @@ export interface NextStep {
   readonly words: string;
 }
 
+/** The load that goes in next, by its number of the day. */
+export interface FollowingLoad {
+  readonly id: string;
+  readonly number: number;
+  readonly jars: number;
+  readonly jar: JarSize;
+}
+
 /** What comes after what is on now, with its clock time where that is known; three at most. */
-export function nextSteps({ batch, load, order, state }: RunningLoad, clock: LoadClock): NextStep[] {
+export function nextSteps(
+  { batch, order, state }: Omit<RunningLoad, 'load'>,
+  clock: LoadClock,
+  following?: FollowingLoad,
+): NextStep[] {
   const said = methodWords(batch);
   const rest = `${order.restMinutes} min`;
   const restMs = order.restMinutes * 60_000;
   const out = { words: `Lift out ${countJars(state.jars, batch.jar)}` };
   const cool = { when: 'after', words: 'Cool 12 to 24 h, then press the lids' };
-  const following = batch.loads.find(({ number }) => number === load.number + 1);
   const then = following
-    ? [{ when: 'then', words: `Load ${following.number}: ${countJars(following.jars, batch.jar)}` }]
+    ? [{ when: 'then', words: `Load ${following.number}: ${countJars(following.jars, following.jar)}` }]
     : [];
   switch (clock.kind) {
     case 'planned':

@@ -10,11 +10,15 @@ const MOST_TRIES = 300;
  * Source: Kolisch 1996; the moving later as in Franck, Neumann and Schwindt 2001.
  *
  * @param priority the lower the sooner, among the blocks whose predecessors lie
+ * @param blocks as {@link blocksOf} has them, where that is known already
  * @returns starts by task; undefined when a due time is missed or a block finds no place
  */
-export function placeInOrder(problem: ReadProblem, priority: ArrayLike<number>): number[] | undefined {
+export function placeInOrder(
+  problem: ReadProblem,
+  priority: ArrayLike<number>,
+  blocks: readonly (readonly number[])[] = blocksOf(problem),
+): number[] | undefined {
   const board = new Board(problem);
-  const blocks = blocksOf(problem);
   const blockOf = new Map(blocks.flatMap((tasks, b) => tasks.map((task) => [task, b] as const)));
   const waiting = new Array<number>(blocks.length).fill(0);
   const next = blocks.map((): number[] => []);
@@ -27,14 +31,14 @@ export function placeInOrder(problem: ReadProblem, priority: ArrayLike<number>):
   const ready = new ReadyHeap(blocks.map((tasks) => Math.min(...tasks.map((task) => priority[task] as number))));
   waiting.forEach((n, b) => n === 0 && ready.push(b));
   for (let b = ready.pop(); b !== undefined; b = ready.pop()) {
-    if (!board.layBlock(blocks[b] as number[])) return undefined;
+    if (!board.layBlock(blocks[b] as readonly number[])) return undefined;
     for (const other of next[b] as number[]) if (--(waiting[other] as number) === 0) ready.push(other);
   }
   return board.starts;
 }
 
 /** Tasks tied together by longest lags, each block in an order in which it can be laid down. */
-function blocksOf({ minutes, lags }: ReadProblem): number[][] {
+export function blocksOf({ minutes, lags }: ReadProblem): number[][] {
   const order = orderOf(minutes.length, lags) ?? [];
   const part = minutes.map((_, i) => i);
   const find = (i: number): number => {

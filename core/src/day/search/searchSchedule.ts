@@ -1,7 +1,7 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { type Choose } from './learningSearch';
-import { placeInOrder } from './placeInOrder';
+import { blocksOf, placeInOrder } from './placeInOrder';
 import { type ReadProblem, readProblem } from './readProblem';
 import { rootBound } from './rootBound';
 import { type ScheduleModel, scheduleModel } from './scheduleModel';
@@ -13,11 +13,18 @@ const MOST_LEARNED = 1_200;
 /** Conflicts between two restarts, times the Luby sequence. Luby, Sinclair and Zuckerman 1993. */
 const RESTART_UNIT = 100;
 
-/** Schedules laid down before the learning begins: cheap, and a good start. */
-const SHAKES = 60;
+/** Schedules laid down before the learning begins, for each block of tasks: cheap, and a good start. */
+const SHAKES_A_BLOCK = 20;
+const MOST_SHAKES = 400;
 
 /** Part of the priority numbers that chance moves when a schedule is laid down anew. */
 const SHAKE = 0.35;
+
+/** A schedule that the learning search found is laid down anew so often without success before it is left. */
+const POLISH = 10;
+
+/** Tries for a higher bound that stay open before a smaller step is tried. */
+const MISSES = 8;
 
 export interface SearchState {
   /** The best schedule so far. */
@@ -74,9 +81,13 @@ class Run {
   private model: ScheduleModel | undefined;
   private readonly random;
   private readonly priority: Float64Array;
+  private readonly blocks: readonly (readonly number[])[];
   private restarts = 0;
   private shaken = 0;
+  private readonly shakes: number;
   private focus = 0;
+  /** Tries for a higher bound since the last that succeeded. */
+  private missed = 0;
 
   constructor(
     private readonly problem: ReadProblem,
@@ -84,6 +95,8 @@ class Run {
   ) {
     this.random = xoroshiro128plus(seed);
     this.bound = rootBound(problem);
+    this.blocks = blocksOf(problem);
+    this.shakes = Math.min(MOST_SHAKES, SHAKES_A_BLOCK * this.blocks.length);
     // What has most behind it goes first.
     this.priority = Float64Array.from(problem.latest);
     this.layDown(this.priority);
@@ -103,7 +116,7 @@ class Run {
   step(nodes: number): SearchState {
     const until = this.nodes + nodes;
     while (!this.done && this.nodes < until) {
-      if (this.problem.minutes.length > MOST_LEARNED || this.shaken < SHAKES) this.shake();
+      if (this.problem.minutes.length > MOST_LEARNED || this.shaken < this.shakes) this.shake();
       else this.learn();
     }
     return this.state;
@@ -132,17 +145,38 @@ class Run {
 
   private layDown(priority: Float64Array): void {
     this.nodes++;
-    const starts = placeInOrder(this.problem, priority);
+    const starts = placeInOrder(this.problem, priority, this.blocks);
     if (starts) this.take(starts);
   }
 
-  /** Lays the tasks down in about the order of the best schedule, a little shaken. */
+  /**
+   * Lays the tasks down in about the order of the best schedule: by turns all of them a little shaken, or one block put in
+   * elsewhere.
+   */
   private shake(): void {
     this.shaken++;
-    const spread = SHAKE * (Number.isFinite(this.bestEnd) ? this.bestEnd : this.problem.horizon);
     const around = this.best ?? this.priority;
-    const strength = spread * uniformFloat64(this.random) ** 3;
-    this.layDown(Float64Array.from(around, (at) => at + strength * (uniformFloat64(this.random) - 0.5)));
+    const span = Number.isFinite(this.bestEnd) ? this.bestEnd : this.problem.horizon;
+    if (this.shaken % 2 === 0 || this.blocks.length < 3) {
+      const strength = SHAKE * span * uniformFloat64(this.random) ** 3;
+      return this.layDown(Float64Array.from(around, (at) => at + strength * (uniformFloat64(this.random) - 0.5)));
+    }
+    const moved = Float64Array.from(around);
+    const block = this.blocks[Math.floor(uniformFloat64(this.random) * this.blocks.length)] as readonly number[];
+    const first = Math.min(...block.map((task) => around[task] as number));
+    const by = uniformFloat64(this.random) * span - first;
+    for (const task of block) (moved[task] as number) += by;
+    this.layDown(moved);
+  }
+
+  /** Lays a found schedule down anew, as early as its order allows, and shakes it as long as that helps. */
+  private polish(): void {
+    if (this.best) this.layDown(Float64Array.from(this.best));
+    for (let left = POLISH; left > 0 && !this.done; left--) {
+      const before = this.bestEnd;
+      this.shake();
+      if (this.bestEnd < before) left = POLISH;
+    }
   }
 
   /** One run of the learning search between restarts: for a better schedule, or every other time for a higher bound. */
@@ -152,17 +186,19 @@ class Run {
     const before = search.conflicts;
     const limit = RESTART_UNIT * luby(++this.restarts);
     if (this.bestEnd < Infinity && !search.require(2 * end + 1, 1 - this.bestEnd)) return this.close();
-    const forBound = this.restarts % 2 === 0 && this.bestEnd < Infinity && this.bound + 1 < this.bestEnd;
+    const gap = this.bestEnd - 1 - this.bound;
+    const forBound = this.restarts % 2 === 0 && this.bestEnd < Infinity && gap > 0;
     this.focus = (this.restarts >> 1) % 2;
-    const middle = this.bound + ((this.bestEnd - 1 - this.bound) >> 2);
-    const outcome = search.run(this.choose, limit, forBound ? [2 * end + 1, -middle] : undefined);
+    // A quarter of the way from the bound to the best; where that stays open again and again, a quarter of that.
+    const target = this.bound + Math.floor(gap / 4 ** (1 + Math.floor(this.missed / MISSES)));
+    const outcome = search.run(this.choose, limit, forBound ? [2 * end + 1, -target] : undefined);
     this.nodes += 1 + search.conflicts - before;
     if (outcome === 'found') {
       const { at } = search.bounds;
       this.take(this.problem.minutes.map((_, i) => at[2 * i] as number));
-    } else if (outcome === 'impossible') {
-      if (!forBound || !search.require(2 * end, middle + 1)) return this.close();
-    }
+      this.polish();
+    } else if (outcome === 'impossible' && (!forBound || !search.require(2 * end, target + 1))) return this.close();
+    if (forBound) this.missed = outcome === 'impossible' ? 0 : this.missed + 1;
     if (this.model) this.raiseBound();
   }
 
