@@ -100,6 +100,10 @@ export const KitchenSchema = v.object({
   strainers: Count(8),
   refrigeratorLb: Count(500),
   towelJars: Count(500),
+  /** Hands-on minutes against the handbook's; its own unless said. */
+  handsPace: v.optional(
+    v.pipe(v.number('must be a number'), v.minValue(0.5, 'must be 0.5 or more'), v.maxValue(3, 'must be at most 3')),
+  ),
   tools: v.pipe(v.array(v.object({ name: Name, count: Count(12), step: Name })), v.maxLength(12, 'are too many')),
 });
 export type Kitchen = v.InferOutput<typeof KitchenSchema>;

@@ -2,12 +2,13 @@ import { type Canner, type OwnJar } from '../canner/canner';
 import { heatUpKey, type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
 import { restMinutes } from '../canner/restMinutes';
 import { countJars, JARS, type JarSize } from '../handbook/jars';
-import { productRow, type ProductRow } from '../handbook/products';
+import { productRow } from '../handbook/products';
 import { CANNER_STEPS, READY_JARS, type Step, stepOf } from '../handbook/steps';
 import { KG_PER_LB } from '../measure/amount';
 import { type Range } from '../measure/range';
 import { type Batch, type PlannedLoad } from './batch';
 import { cannerWords } from './cannerWords';
+import { daySequence } from './daySequence';
 import {
   BURNERS,
   CANNER_BURNERS,
@@ -139,7 +140,7 @@ function batchTasks(batch: Batch, kitchen: DayKitchen): DayTask[] {
   for (const { entry, step } of preparing.slice(0, lastLong + 1)) {
     made.add(entry, step, { kind: 'prepare', key: batch.id, pounds: poundsOf(batch), jars: 0, batch });
   }
-  const ready = readyJars(batch);
+  const ready = readyJars(batch, kitchen.setup);
   const due = (tasks: readonly DayTask[]) => savedBy(tasks, kitchen.useBy?.get(batch.id));
   return [
     ready,
@@ -195,7 +196,8 @@ class Chain {
   add(entry: string, step: Step, { kind, key, pounds, jars, batch }: Part): void {
     const { row, waitMinutes, words: stepWords, handsPerJar } = step;
     const perJar = handsPerJar?.[jarPace(batch.jar)] ?? [0, 0];
-    const hands = plus(plus(times(row.handsPerLb, pounds), row.fixedMinutes), times(perJar, jars));
+    const usual = plus(plus(times(row.handsPerLb, pounds), row.fixedMinutes), times(perJar, jars));
+    const hands = times(usual, this.setup.handsPace ?? 1);
     // A minute or two to put a pot on is no step of its own.
     const alone = waitMinutes[1] > 0 && row.handsPerLb[1] === 0 && row.fixedMinutes[1] <= 2;
     const words =
@@ -302,30 +304,18 @@ function holdAfter({ row }: Step, kind: Part['kind']): { maxLag?: number } {
   return {};
 }
 
-function readyJars(batch: Batch): DayTask {
+function readyJars(batch: Batch, { handsPace = 1 }: KitchenSetup): DayTask {
   const jars = jarsOf(batch);
   const minutes = plus(times(READY_JARS.handsPerJar, jars), READY_JARS.fixedMinutes);
   return {
     id: `jars ${batch.id}`,
     kind: 'ready-jars',
     words: `Wash ${countJars(jars, batch.jar)}`,
-    minutes: range(minutes),
+    minutes: range(times(minutes, handsPace)),
     needs: { [HANDS]: 1 },
     after: [],
     batchId: batch.id,
   };
-}
-
-/** Steps that begin with looking the produce over. */
-const BEGINS_CLEAN = /^(wash|boil|steam|soak|husk|shell|settle|four-day|fourteen-day)/;
-
-/**
- * A product's steps as a day has them: the printed sequence, washed first where it does not say so, and closed after a
- * raw pack is covered. Common practice.
- */
-function daySequence({ sequence }: ProductRow): string[] {
-  const first = sequence[0] ?? '';
-  return [...(BEGINS_CLEAN.test(first) ? [] : ['wash']), ...sequence, ...(sequence.includes('fill') ? [] : ['close'])];
 }
 
 /** Small jars are filled faster, large ones slower. */

@@ -1,8 +1,10 @@
 import { type CannerMethod, isPressure } from '@hoddle/core/canner/canner';
 import { type Batch } from '@hoddle/core/day/batch';
 import { beforeYouStart } from '@hoddle/core/day/beforeYouStart';
+import { madeBefore } from '@hoddle/core/day/daySequence';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
+import { stepOf } from '@hoddle/core/handbook/steps';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { View } from 'react-native';
 import { DosePart } from '@/features/process/DosePart';
@@ -82,6 +84,9 @@ function BatchDoses({ batch }: { batch: Batch }) {
   return (
     <Part title={product.name}>
       {row.kind === 'testedRow' && <DosePart row={row} jar={batch.jar} jars={jars} />}
+      {madeBefore(product).map((entry) => (
+        <Line key={entry}>Done by now: {stepOf(entry).plainWords.toLowerCase()}.</Line>
+      ))}
       {product.hasFormula && <FormulaLines batch={batch} />}
     </Part>
   );

@@ -1,5 +1,5 @@
 import { type Batch } from '@hoddle/core/day/batch';
-import { countJars } from '@hoddle/core/handbook/jars';
+import { countJars, isJarSize } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { formulasOf } from '@hoddle/core/handbook/recipes';
 import { roundToMeasures, printMeasures } from '@hoddle/core/measure/cookMeasure';
@@ -26,8 +26,11 @@ export function FormulaLines({ batch }: { batch: Batch }) {
   return (
     <>
       <Line>
-        {pots !== undefined && pots > 1 ? `${pots} pots, each: ` : 'The formula: '}
-        {formula.mainInputs}.
+        {pots !== undefined && pots > 1 ? `${pots} pots, each` : 'The formula'}
+        {formula.yields && isJarSize(formula.yieldJar)
+          ? `, for ${countJars(formula.yields.high, formula.yieldJar)}`
+          : ''}
+        : {formula.mainInputs}.
       </Line>
       {brine && (
         <Line>

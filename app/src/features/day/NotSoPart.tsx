@@ -14,6 +14,7 @@ import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { Words } from '@/ui/Words';
 import { type Day } from './useDay';
+import { useFuseWords } from './useFuseWords';
 
 const MINUTE_MS = 60_000;
 
@@ -21,18 +22,23 @@ const MINUTE_MS = 60_000;
 export function NotSoPart({ day }: { day: Day }) {
   const router = useRouter();
   const { canners } = useHousehold().household;
+  const fuseWords = useFuseWords();
   const { status, refusal } = useDayPlanStore();
   if (status !== 'refused' || !refusal) return null;
   const names = new Map(day.batches.map((batch) => [batch.id, productRow(batch.product).name.toLowerCase()]));
   const wayWords = (way: WayOut): string => {
     switch (way.kind) {
       case 'without':
-        return `Leave out ${names.get(way.batchId) ?? 'a batch'}: then it goes. Its produce stays on hand; freeze what spoils.`;
+        return `Leave out ${names.get(way.batchId) ?? 'a batch'}: then it goes. ${freezeWords(way.batchId)}`;
       case 'borrow':
         return `Borrow a second canner like ${canners.find(({ id }) => id === way.likeCannerId)?.name ?? 'yours'}.`;
       case 'earlier':
         return `Start ${duration(way.byMinutes * MINUTE_MS)} earlier.`;
     }
+  };
+  const freezeWords = (batchId: string) => {
+    const batch = day.batches.find(({ id }) => id === batchId);
+    return (batch && fuseWords(day, batch)) ?? 'Its produce stays on hand.';
   };
   const held = day.batches.map((batch) => {
     const most = Math.max(...batch.loads.map(({ jars }) => jars));

@@ -6,12 +6,14 @@ import { Key } from '@/ui/Key';
 import { Words } from '@/ui/Words';
 import { SearchAxis } from './SearchAxis';
 import { type Day } from './useDay';
+import { useFuseWords } from './useFuseWords';
 
 const MINUTE_MS = 60_000;
 
 /** How far the search for the day is: what is found, what is ruled out, and the key to take it as it is. */
 export function SearchPart({ day }: { day: Day }) {
   const { plan, status, ends, stop } = useDayPlanStore();
+  const fuseWords = useFuseWords();
   if (status === 'refused') return null;
   if (!plan || day.likelyAt === undefined) {
     return (
@@ -25,9 +27,7 @@ export function SearchPart({ day }: { day: Day }) {
   }
   const at = (minutes: number) => clockTimeFrom(day.startAt + minutes * MINUTE_MS, day.startAt);
   const { makespanMin, lowerBoundMin, proven } = plan;
-  const unsaved = day.batches
-    .filter(({ id }) => plan.unsaved.includes(id))
-    .map(({ product }) => productRow(product).name);
+  const unsaved = day.batches.filter(({ id }) => plan.unsaved.includes(id));
   const words = proven
     ? 'Proven: no plan that breaks no rule is over earlier.'
     : `Best so far ${at(makespanMin)}. No plan is over before ${at(lowerBoundMin)}.`;
@@ -37,9 +37,9 @@ export function SearchPart({ day }: { day: Day }) {
         <Words size="label" weight={proven ? 700 : 400}>
           {words}
         </Words>
-        {unsaved.map((name) => (
-          <Words key={name} size="label" weight={700}>
-            {name}: spoils before its turn comes. Start earlier, or freeze it.
+        {unsaved.map((batch) => (
+          <Words key={batch.id} size="label" weight={700}>
+            {productRow(batch.product).name}: spoils before its turn comes. Start earlier. {fuseWords(day, batch)}
           </Words>
         ))}
         {status === 'cutOff' && (

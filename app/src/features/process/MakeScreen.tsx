@@ -1,5 +1,7 @@
+import { madeBefore } from '@hoddle/core/day/daySequence';
 import { JAR_SIZES, countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
+import { stepOf } from '@hoddle/core/handbook/steps';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { refrigeratedUseBy } from '@hoddle/core/pantry/keepsUntil';
 import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
@@ -65,6 +67,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
   const { jar, jars, capacity, canner, method, ways } = draft;
   const colours = hueOfCrop(item.crop);
   const pages = usePages();
+  const before = madeBefore(product);
   const asked = { product, pack: usualPack(product), jar, method } as const;
   const row = findTestedRow({ ...asked, product: product.product }, pages);
   const plan = () => {
@@ -182,6 +185,12 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                   )}
                   <ProduceBar hue={colours.hue} softKg={item.softKg} usedKg={draft.usedKg} totalKg={item.massKg} />
                 </View>
+                {before.length > 0 && (
+                  <Words weight={700}>
+                    Done before this day:{' '}
+                    {before.map((entry) => stepOf(entry).plainWords.toLowerCase()).join(', then ')}.
+                  </Words>
+                )}
                 <View>
                   <Heading className="pb-2">Start</Heading>
                   <Stepper

@@ -17,6 +17,7 @@ interface KitchenPartProps {
 /** Hands, burners and pots of a preserving day: a plan never asks for more. */
 export function KitchenPart({ household, onKeep }: KitchenPartProps) {
   const { kitchen, burners } = household;
+  const pace = kitchen.handsPace ?? 1;
   const change = (part: Partial<Kitchen>) => onKeep({ kitchen: { ...kitchen, ...part } });
   const count = (label: string, value: number, most: number, keep: (next: number) => void, least = 0) => (
     <View className="gap-1">
@@ -59,6 +60,15 @@ export function KitchenPart({ household, onKeep }: KitchenPartProps) {
           }
         />
       )}
+      <View className="gap-1">
+        <Words>Pace against the usual minutes of a step</Words>
+        <Stepper
+          label="Pace of your hands"
+          words={paceWords(pace)}
+          onLess={pace > 0.6 ? () => change({ handsPace: tenths(pace - 0.1) }) : undefined}
+          onMore={pace < 2.5 ? () => change({ handsPace: tenths(pace + 0.1) }) : undefined}
+        />
+      </View>
       <Heading>Stove and pots</Heading>
       {count('Burners', burners, 12, (next) => onKeep({ burners: next }), 1)}
       {count('Of them, that carry a canner', kitchen.cannerBurners, burners, (next) => change({ cannerBurners: next }))}
@@ -87,6 +97,16 @@ export function KitchenPart({ household, onKeep }: KitchenPartProps) {
       <OwnToolsPart tools={kitchen.tools} onKeep={(tools) => change({ tools })} />
     </>
   );
+}
+
+function tenths(value: number): number {
+  return Math.round(10 * value) / 10;
+}
+
+function paceWords(pace: number): string {
+  if (pace === 1) return 'as usual';
+  const percent = Math.round(100 * Math.abs(pace - 1));
+  return pace > 1 ? `${percent} % longer` : `${percent} % shorter`;
 }
 
 type Cook = Kitchen['cooks'][number];
