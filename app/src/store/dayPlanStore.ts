@@ -84,6 +84,7 @@ function search(question: DayQuestion, set: (part: Partial<DayPlanStore>) => voi
   own.onmessage = ({ data }: MessageEvent<DayAnswer>) => {
     if (worker !== own) return;
     listen();
+    if (data.kind === 'beat') return;
     if (data.kind === 'refused') {
       dismiss();
       set({ status: 'refused', refusal: data, plan: undefined });

@@ -1,7 +1,8 @@
 import { dayOf } from '@hoddle/core/day/dayOf';
 import { lateFinishMin } from '@hoddle/core/day/lateFinish';
 import { type DayPlan, type DayPlanner, type DayQuestion, planDay, whyNot } from '@hoddle/core/day/planDay';
-import { whatGives } from '@hoddle/core/day/whatGives';
+import { type RuleNotMet } from '@hoddle/core/day/search/scheduleProblem';
+import { type WayOut, whatGives } from '@hoddle/core/day/whatGives';
 import { type DayAnswer, type PlannedDay } from './dayPlanAnswer';
 
 /** The tries behind "9 in 10 by" start from this seed, so that the same plan always says the same time. */
@@ -13,15 +14,16 @@ const TELL_EVERY_MS = 250;
 /** Nodes after which a plan is good enough: the same number everywhere, so that the same day is the same plan. */
 const NODES_IN_ALL = 20_000;
 
+/** Where the nodes ran out before a plan was found and before it was proven that there is none. */
+const UNDECIDED = {
+  sentence: 'No plan was found that keeps every rule, nor a proof that there is none.',
+  tasks: [],
+};
+
 self.onmessage = ({ data }: MessageEvent<DayQuestion>) => {
   const planner = planDay(data);
-  if (planner.kind === 'refusal') {
-    const sentence = planner.cause === 'rules' ? planner.unmet.sentence : undefined;
-    const tasks = planner.cause === 'rules' ? planner.unmet.tasks : [];
-    tell({ kind: 'refused', sentence, tasks, waysOut: whatGives(data) });
-    return;
-  }
-  search(data, planner);
+  if (planner.kind === 'planner') search(data, planner);
+  else refuse(data, planner.cause === 'rules' ? planner.unmet : undefined);
 };
 
 function search(question: DayQuestion, planner: DayPlanner): void {
@@ -30,20 +32,32 @@ function search(question: DayQuestion, planner: DayPlanner): void {
     const until = performance.now() + TELL_EVERY_MS;
     let state = planner.state;
     while (!state.done && state.nodes < NODES_IN_ALL && performance.now() < until) {
-      state = planner.step(NODES_A_LOOK);
+      state = planner.step(state.plan ? NODES_A_LOOK : NODES_A_LOOK / 8);
       if (state.plan && state.plan.makespanMin !== told) break;
     }
     const over = state.done || state.nodes >= NODES_IN_ALL;
     told = state.plan?.makespanMin;
-    if (!state.plan && over) {
-      const { sentence, tasks } = whyNot(question);
-      tell({ kind: 'refused', sentence, tasks, waysOut: whatGives(question) });
-      return;
-    }
+    if (!state.plan && over) return refuse(question, state.done ? whyNot(question, beat) : UNDECIDED);
     if (state.plan) tell({ kind: 'plan', plan: planned(question, state.plan), over });
+    else beat();
     if (!over) setTimeout(goOn);
   };
   goOn();
+}
+
+/** Says why, and what would make it possible; each way out is tried, which takes a while. */
+function refuse(question: DayQuestion, why?: Pick<RuleNotMet, 'sentence' | 'tasks'>): void {
+  const waysOut: WayOut[] = [];
+  for (const way of whatGives(question)) {
+    beat();
+    if (way) waysOut.push(way);
+  }
+  tell({ kind: 'refused', sentence: why?.sentence, tasks: why?.tasks ?? [], waysOut });
+}
+
+/** A word that the search is alive. */
+function beat(): void {
+  tell({ kind: 'beat' });
 }
 
 /** How late it may be is worked out once a plan: it takes longer than the search's first steps. */

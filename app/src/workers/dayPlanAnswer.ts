@@ -11,6 +11,8 @@ export interface PlannedDay extends Omit<DayPlan, 'cannerOf'> {
 
 /** What the worker tells the page. */
 export type DayAnswer =
+  /** Nothing new: it is still at it. */
+  | { readonly kind: 'beat' }
   | { readonly kind: 'plan'; readonly plan: PlannedDay; readonly over: boolean }
   | {
       readonly kind: 'refused';

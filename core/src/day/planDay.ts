@@ -59,15 +59,37 @@ const SAVING_NODES = 400;
  */
 export function planDay(question: DayQuestion): DayPlanner | DayRefusal {
   const urgent = [...(question.useBy ?? [])].sort(([, a], [, b]) => a - b);
-  for (let saved = urgent.length; saved > 0; saved--) {
+  const saving = (saved: number) => {
     const unsaved = urgent.slice(saved).map(([batchId]) => batchId);
-    const planner = planWith({ ...question, useBy: new Map(urgent.slice(0, saved)) }, unsaved);
-    if (planner.kind === 'planner' && planner.step(SAVING_NODES).plan) return planner;
-  }
-  return planWith(
-    { ...question, useBy: new Map() },
-    urgent.map(([batchId]) => batchId),
-  );
+    return planWith({ ...question, useBy: new Map(urgent.slice(0, saved)) }, unsaved);
+  };
+  const least = saving(0);
+  if (least.kind === 'refusal' || urgent.length === 0) return least;
+  // How many of the most urgent batches are to be saved: one less, once no plan for them was found.
+  let saved = urgent.length;
+  let tried = saving(saved);
+  let spent = 0;
+  const settle = () => {
+    while (tried.kind === 'refusal' || (!tried.state.plan && (tried.state.done || tried.state.nodes >= SAVING_NODES))) {
+      if (saved === 0) break;
+      spent += tried.kind === 'refusal' ? 0 : tried.state.nodes;
+      saved--;
+      tried = saved === 0 ? least : saving(saved);
+    }
+    const { state } = tried as DayPlanner;
+    return { ...state, nodes: spent + state.nodes };
+  };
+  return {
+    kind: 'planner',
+    step: (nodes) => {
+      settle();
+      (tried as DayPlanner).step(nodes);
+      return settle();
+    },
+    get state() {
+      return settle();
+    },
+  };
 }
 
 /**
@@ -96,11 +118,11 @@ function planWith(question: DayQuestion, unsaved: readonly string[]): DayPlanner
   };
 }
 
-/** Why a day that the search proved impossible cannot be done. */
-export function whyNot(question: DayQuestion): RuleNotMet {
+/** Why a day that the search proved impossible cannot be done: {@link unmetRule} in words. */
+export function whyNot(question: DayQuestion, onTry?: () => void): RuleNotMet {
   const [cannerOf] = assignments(question.batches, question.canners, question.ownJars).ways;
   const problem = dayOf(question.batches, { ...question, ...(cannerOf && { cannerOf }) });
-  return inWords(unmetRule(scheduleProblemOf(problem)), problem, question.canners);
+  return inWords(unmetRule(scheduleProblemOf(problem), onTry), problem, question.canners);
 }
 
 /** No day is over before this, whichever canner takes which load: canners left out, and heated in no time. */

@@ -12,22 +12,27 @@ const NODES_A_TRY = 400;
 /** How much sooner a start is tried, in minutes. */
 const EARLIER = [60, 120, 180, 240];
 
-/** Ways out of a day that cannot be done, each tried by a search of its own: only what leads to a plan is told. */
-export function whatGives(question: DayQuestion): WayOut[] {
+/**
+ * Ways out of a day that cannot be done, each tried by a search of its own: only what leads to a plan is told.
+ *
+ * @returns each try in turn, undefined for one that leads nowhere: whoever asks can stop, or say that it goes on
+ */
+export function* whatGives(question: DayQuestion): Generator<WayOut | undefined> {
   const { batches, canners, startMinute } = question;
-  const earlier = EARLIER.find(
-    (byMinutes) => byMinutes <= startMinute && goes({ ...question, startMinute: startMinute - byMinutes }),
-  );
-  const borrowed = canners.find((canner) =>
-    goes({ ...question, canners: [...canners, { ...canner, id: `${canner.id} again` }] }),
-  );
-  const without =
-    batches.length < 2 ? [] : batches.filter((batch) => goes({ ...question, batches: others(batches, batch) }));
-  return [
-    ...(earlier === undefined ? [] : [{ kind: 'earlier', byMinutes: earlier } as const]),
-    ...(borrowed === undefined ? [] : [{ kind: 'borrow', likeCannerId: borrowed.id } as const]),
-    ...without.map(({ id }) => ({ kind: 'without', batchId: id }) as const),
-  ];
+  for (const byMinutes of EARLIER.filter((by) => by <= startMinute)) {
+    const found = goes({ ...question, startMinute: startMinute - byMinutes });
+    yield found ? { kind: 'earlier', byMinutes } : undefined;
+    if (found) break;
+  }
+  for (const canner of canners) {
+    const found = goes({ ...question, canners: [...canners, { ...canner, id: `${canner.id} again` }] });
+    yield found ? { kind: 'borrow', likeCannerId: canner.id } : undefined;
+    if (found) break;
+  }
+  if (batches.length < 2) return;
+  for (const batch of batches) {
+    yield goes({ ...question, batches: others(batches, batch) }) ? { kind: 'without', batchId: batch.id } : undefined;
+  }
 }
 
 function others(batches: readonly Batch[], batch: Batch): Batch[] {

@@ -39,7 +39,7 @@ export function placeInOrder(
 
 /** Tasks tied together by longest lags, each block in an order in which it can be laid down. */
 export function blocksOf({ minutes, lags }: ReadProblem): number[][] {
-  const order = orderOf(minutes.length, lags) ?? [];
+  const order = chainByChain(minutes.length, lags);
   const part = minutes.map((_, i) => i);
   const find = (i: number): number => {
     while (part[i] !== i) i = part[i] = part[part[i] as number] as number;
@@ -54,6 +54,26 @@ export function blocksOf({ minutes, lags }: ReadProblem): number[][] {
   });
   // Blocks that wait for each other are laid down as one; that is rare, so all of them are.
   return orderOf(blocks.length, between) ? blocks : [order];
+}
+
+/**
+ * Tasks with what they wait for first, a chain followed to its end before the next is begun: what must follow soon is laid
+ * down close by.
+ */
+function chainByChain(count: number, lags: readonly ReadLag[]): number[] {
+  const waiting = new Array<number>(count).fill(0);
+  const next = Array.from({ length: count }, (): number[] => []);
+  for (const { from, to } of lags) {
+    (waiting[to] as number)++;
+    next[from]?.push(to);
+  }
+  const ready = waiting.flatMap((n, i) => (n === 0 ? [i] : [])).reverse();
+  const order: number[] = [];
+  for (let task = ready.pop(); task !== undefined; task = ready.pop()) {
+    order.push(task);
+    ready.push(...(next[task] as number[]).filter((to) => --(waiting[to] as number) === 0).reverse());
+  }
+  return order;
 }
 
 function grouped(order: readonly number[], keyOf: (task: number) => number): number[][] {
@@ -95,20 +115,27 @@ class Board {
 
   /** False when the block finds no place. */
   layBlock(tasks: readonly number[]): boolean {
-    const { minutes, latest } = this.problem;
+    const { latest } = this.problem;
     for (let tries = 0; tries < MOST_TRIES; tries++) {
       const broken = tasks.findIndex((task) => !this.lay(task));
       if (broken < 0) return true;
       const task = tasks[broken] as number;
       const at = this.earliestFree(task);
       if (at > (latest[task] as number)) return false;
-      for (const { from, most } of this.before[task] as ReadLag[]) {
-        const notBefore = at - most - (minutes[from] as number);
-        if (notBefore > (this.starts[from] as number)) this.earliest[from] = notBefore;
-      }
+      this.putOff(task, at);
       for (const laid of tasks.slice(0, broken)) this.lift(laid);
     }
     return false;
+  }
+
+  /** What a task must follow soon may not lie earlier than that, nor what goes before it in turn. */
+  private putOff(task: number, at: number): void {
+    for (const { from, most } of this.before[task] as ReadLag[]) {
+      const notBefore = at - most - (this.problem.minutes[from] as number);
+      if (notBefore <= (this.earliest[from] as number)) continue;
+      this.earliest[from] = notBefore;
+      this.putOff(from, notBefore);
+    }
   }
 
   /** Lays a task down as early as can be; false when that is too late for it. */

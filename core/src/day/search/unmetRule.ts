@@ -11,11 +11,13 @@ const MOST_TRIES = 400;
  * without which it would go are named. Deletion filter, Chinneck and Dravnieks 1991.
  *
  * @param problem one that is proven to be impossible
+ * @param onTry called before each try, so that whoever waits can be told that it goes on
  */
-export function unmetRule(problem: ScheduleProblem): RuleNotMet {
+export function unmetRule(problem: ScheduleProblem, onTry: () => void = () => {}): RuleNotMet {
   let kept: Rule[] = rulesOf(problem);
   if (kept.length > MOST_TRIES) return sentenceOf(problem, kept.slice(0, 1));
   for (const rule of [...kept]) {
+    onTry();
     const without = kept.filter((other) => other !== rule);
     if (isImpossible(withRules(problem, without))) kept = without;
   }
