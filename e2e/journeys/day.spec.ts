@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { kitchenHands } from '../kitchenHands';
 import { finish, planTwo as planTwoAt } from '../planTwo';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
@@ -90,6 +91,20 @@ test('two products on two canners are laid out; with one canner taken away the d
     await expect(page.getByRole('alert')).toContainText('No canner is written down');
   });
   watch.calm();
+});
+
+test('what spoils first is proposed as a day, and the proposal is taken', async ({ page }) => {
+  const hands = kitchenHands(page, server.address);
+  await hands.setUpKitchen('3420');
+  await hands.pick('Damson plums', '19');
+  await hands.pick('Pole beans', '9');
+  await hands.goto('/plan');
+  // Plums keep for more than four days: they can wait.
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByText(/^Pole beans keep until /)).toBeVisible();
+  await hands.press('Plan all of this');
+  await expect(page.getByRole('link', { name: /^Load \d, .*beans/ }).first()).toBeVisible();
+  await expect(finish(page)).toBeVisible();
 });
 
 test('a plan is kept over a reload, and is the same on another page', async ({ page, browser }) => {

@@ -126,6 +126,11 @@ test('24 pints in a canner that holds 9 are 9, 9, 6 or evened out 8, 8, 8', asyn
   await expect(page.getByText(/^Refrigerate what is cooked and eat it within 7 days/)).toBeVisible();
   const more = page.getByRole('button', { name: 'Jars to fill: one more' });
   while (!(await page.getByText('24 pints', { exact: true }).isVisible())) await more.click();
+  // Each way of parting them is told with the end of the day.
+  for (const style of ['full loads first', 'evened out']) {
+    const ends = page.getByRole('radio', { name: new RegExp(`${style}.*day over .*\\d+:\\d\\d [ap]m`) });
+    await expect(ends).toBeVisible({ timeout: 30_000 });
+  }
   await page.getByRole('radio', { name: 'evened out' }).click();
   await expect(page.getByRole('list', { name: '3 loads: 8, 8, 8' })).toBeVisible();
 });

@@ -1,13 +1,15 @@
 import { addHours, startOfHour, format } from 'date-fns';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useHousehold } from '@/store/useHousehold';
-import { clockTimeFrom } from '@/ui/clockWords';
+import { clockTimeFrom, duration } from '@/ui/clockWords';
 import { HeatSign } from '@/ui/HeatSign';
 import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
 import { columnOf, LoadBlock } from './LoadBlock';
-import { PX_PER_MIN, stepLines, stoveLanes, yOf } from './stripLayout';
-import { type DayWithPlan } from './useDay';
+import { stepLines, stoveLanes } from './stripLayout';
+import { PX_PER_MIN, type StripScale, stripScale } from './stripScale';
+import { type DayLoad, type DayWithPlan } from './useDay';
 
 const MINUTE_MS = 60_000;
 const GUTTER_PX = 54;
@@ -18,6 +20,11 @@ const LANE_PX = 14;
 
 /** The day from top to bottom: clock, hands, pots on the stove, the canner with its loads, the likely end. */
 export function DayStrip({ day, now }: { day: DayWithPlan; now: number }) {
+  const scale = useMemo(
+    () => stripScale(day.tasks, (day.lateAt - day.startAt) / MINUTE_MS),
+    [day.tasks, day.lateAt, day.startAt],
+  );
+  const { yOf } = scale;
   const lanes = stoveLanes(day.tasks);
   const lanesWide = Math.max(1, ...lanes.map(({ lane }) => lane + 1));
   const canners = useHousehold().household.canners.filter(({ id }) => day.loads.some((load) => load.cannerId === id));
@@ -26,6 +33,8 @@ export function DayStrip({ day, now }: { day: DayWithPlan; now: number }) {
   const share = 100 / Math.max(1, canners.length);
   const stoveX = GUTTER_PX + 16 + stepsPx;
   const cannerX = stoveX + lanesWide * (LANE_PX + 3) + 8;
+  const topOf = ({ id }: DayLoad) =>
+    yOf(day.tasks.find(({ task }) => task.loadId === id && task.kind === 'load')?.startMin ?? 0);
   const minuteOf = (at: number) => (at - day.startAt) / MINUTE_MS;
   const endMin = minuteOf(day.lateAt);
   const nowMin = minuteOf(now);
@@ -48,8 +57,8 @@ export function DayStrip({ day, now }: { day: DayWithPlan; now: number }) {
         </View>
       </View>
       <View style={{ height: yOf(endMin) + 34 }}>
-        <Hours day={day} />
-        {stepLines(day.tasks).map(({ entry, works, y, height, wordsY }) => (
+        <Hours day={day} scale={scale} />
+        {stepLines(day.tasks, scale).map(({ entry, works, y, height, wordsY }) => (
           <View key={entry.task.id}>
             {works && (
               <View
@@ -108,17 +117,23 @@ export function DayStrip({ day, now }: { day: DayWithPlan; now: number }) {
               number={day.loads.indexOf(load) + 1}
               day={day}
               column={columnOf(load.cannerId, canners)}
+              topPx={topOf(load)}
             />
           ))}
         </View>
-        <Finish day={day} />
+        <Finish day={day} scale={scale} />
         {nowMin >= 0 && nowMin <= endMin && <NowLine now={now} y={yOf(nowMin)} />}
       </View>
     </View>
   );
 }
 
-function Hours({ day }: { day: DayWithPlan }) {
+interface OnStrip {
+  day: DayWithPlan;
+  scale: StripScale;
+}
+
+function Hours({ day, scale: { yOf, pauses } }: OnStrip) {
   const first = addHours(startOfHour(day.startAt), 1).getTime();
   const count = Math.max(0, Math.floor((day.lateAt - first) / (60 * MINUTE_MS)) + 1);
   const hours = Array.from({ length: count }, (_, i) => first + i * 60 * MINUTE_MS);
@@ -132,7 +147,9 @@ function Hours({ day }: { day: DayWithPlan }) {
         </Words>
       </View>
       {hours.map((at) => {
-        const y = yOf((at - day.startAt) / MINUTE_MS);
+        const minute = (at - day.startAt) / MINUTE_MS;
+        if (pauses.some(({ fromMin, toMin }) => minute > fromMin && minute < toMin)) return null;
+        const y = yOf(minute);
         // The start and the likely end stand in the same column.
         if (y - startY < 26 || Math.abs(y - endY) < 30) return null;
         return (
@@ -149,11 +166,25 @@ function Hours({ day }: { day: DayWithPlan }) {
           </View>
         );
       })}
+      {pauses.map(({ fromMin, toMin, afterEnd }) =>
+        afterEnd ? null : (
+          <View
+            key={fromMin}
+            className="absolute justify-center border-y-2 border-dashed border-key-edge pl-4"
+            style={{ left: GUTTER_PX, right: 12, top: yOf(toMin) - 42, height: 34 }}
+          >
+            <Words size="label" weight={600} tone="ink-2">
+              {duration((toMin - fromMin) * MINUTE_MS)} of waiting, on at{' '}
+              {clockTimeFrom(day.startAt + toMin * MINUTE_MS, day.startAt)}
+            </Words>
+          </View>
+        ),
+      )}
     </>
   );
 }
 
-function Finish({ day }: { day: DayWithPlan }) {
+function Finish({ day, scale: { yOf } }: OnStrip) {
   const y = yOf((day.likelyAt - day.startAt) / MINUTE_MS);
   const lateY = yOf((day.lateAt - day.startAt) / MINUTE_MS);
   return (

@@ -7,7 +7,7 @@ import { COLOURS, hueOfProduct } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { PX_PER_MIN, yOf } from './stripLayout';
+import { PX_PER_MIN } from './stripScale';
 import { type DayLoad, type DayWithPlan } from './useDay';
 
 const MINUTE_MS = 60_000;
@@ -27,10 +27,11 @@ interface LoadBlockProps {
   number: number;
   day: DayWithPlan;
   column: ReturnType<typeof columnOf>;
+  topPx: number;
 }
 
 /** One load in its canner: heats, is processed, rests; the whole block opens the load. */
-export function LoadBlock({ load, number, day, column }: LoadBlockProps) {
+export function LoadBlock({ load, number, day, column, topPx }: LoadBlockProps) {
   const task = (kind: string) => day.tasks.find((entry) => entry.task.loadId === load.id && entry.task.kind === kind);
   const [loading, boil, rest] = [task('load'), task('process'), task('rest')];
   if (!loading || !boil || !rest) return null;
@@ -47,7 +48,7 @@ export function LoadBlock({ load, number, day, column }: LoadBlockProps) {
       href={{ pathname: '/plan/load/[loadId]', params: { loadId: load.id } }}
       label={words}
       className="absolute"
-      style={{ ...column, top: yOf(loading.startMin), opacity: done ? 0.6 : 1 }}
+      style={{ ...column, top: topPx, opacity: done ? 0.6 : 1 }}
     >
       <View
         className="absolute bottom-0 left-0 top-0 w-[5px]"

@@ -4,6 +4,7 @@ import { usualPack } from '@hoddle/core/handbook/usualPack';
 import fc from 'fast-check';
 import { planned } from './plannedDays';
 import { stepLines, stoveLanes } from './stripLayout';
+import { PX_PER_MIN, stripScale } from './stripScale';
 
 const batchArbitrary = fc
   .record({
@@ -33,7 +34,17 @@ test('whatever the day, no words lie on each other, none stand above their step,
   fc.assert(
     fc.property(fc.uniqueArray(batchArbitrary, { minLength: 1, maxLength: 2, selector: ({ id }) => id }), (batches) => {
       const { tasks } = planned(batches);
-      const lines = stepLines(tasks);
+      const scale = stripScale(tasks);
+      // Later is lower, however short a pause is drawn, and what is done is never drawn short.
+      const marks = [...new Set(tasks.flatMap(({ startMin, endMin }) => [startMin, endMin]))].sort((a, b) => a - b);
+      for (const [i, mark] of marks.entries()) {
+        if (i > 0) expect(scale.yOf(mark)).toBeGreaterThan(scale.yOf(marks[i - 1]!));
+      }
+      for (const { task, startMin, endMin } of tasks) {
+        if (!task.needs.hands) continue;
+        expect(scale.yOf(endMin) - scale.yOf(startMin)).toBeCloseTo((endMin - startMin) * PX_PER_MIN, 6);
+      }
+      const lines = stepLines(tasks, scale);
       for (const [i, line] of lines.entries()) {
         expect(line.wordsY).toBeGreaterThanOrEqual(line.y);
         if (i > 0) expect(line.wordsY - lines[i - 1]!.wordsY).toBeGreaterThan(17 - 1e-6);

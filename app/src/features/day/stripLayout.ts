@@ -1,13 +1,7 @@
 import { BURNERS, type DayTask, HANDS, type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { type StripScale } from './stripScale';
 
-/** Scale of the strip; below this words of short steps would lie on each other. */
-export const PX_PER_MIN = 1.45;
-const TOP_PX = 14;
 const WORDS_APART_PX = 17;
-
-export function yOf(minute: number): number {
-  return TOP_PX + minute * PX_PER_MIN;
-}
 
 export interface StepLine {
   readonly entry: ScheduledTask;
@@ -19,7 +13,7 @@ export interface StepLine {
 }
 
 /** What hands do and what simmers or stands meanwhile, each with room for its words. */
-export function stepLines(tasks: readonly ScheduledTask[]): StepLine[] {
+export function stepLines(tasks: readonly ScheduledTask[], { yOf }: Pick<StripScale, 'yOf'>): StepLine[] {
   const shown = tasks.filter(
     ({ task }) => (task.needs[HANDS] ?? 0) > 0 || (task.kind === 'prepare' && isWaitAlone(task, tasks)),
   );

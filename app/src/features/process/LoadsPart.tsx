@@ -3,7 +3,7 @@ import { type LoadStyle } from '@hoddle/core/canner/splitLoads';
 import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { View } from 'react-native';
 import { Choice } from '@/ui/Choice';
-import { clockTime } from '@/ui/clockWords';
+import { clockTimeFrom } from '@/ui/clockWords';
 import { type Mark } from '@/ui/colours';
 import { JarTray } from '@/ui/JarTray';
 import { Stepper } from '@/ui/Stepper';
@@ -20,6 +20,7 @@ interface LoadsPartProps {
   style: LoadStyle;
   /** When the day would be over with each way of parting them, while there is more than one; undefined until found. */
   endsAt: ReadonlyMap<LoadStyle, number | undefined>;
+  startAt: number;
   onStyle: (style: LoadStyle) => void;
   onJars: (jars: number) => void;
 }
@@ -35,6 +36,7 @@ export function LoadsPart({
   canner,
   style,
   endsAt,
+  startAt,
   onStyle,
   onJars,
 }: LoadsPartProps) {
@@ -69,8 +71,8 @@ export function LoadsPart({
           value={style}
           onChoose={onStyle}
           options={[
-            { value: 'full', words: 'full loads first', note: endWords(endsAt.get('full')) },
-            { value: 'even', words: 'evened out', note: endWords(endsAt.get('even')) },
+            { value: 'full', words: 'full loads first', note: endWords(endsAt.get('full'), startAt) },
+            { value: 'even', words: 'evened out', note: endWords(endsAt.get('even'), startAt) },
           ]}
         />
       )}
@@ -78,6 +80,6 @@ export function LoadsPart({
   );
 }
 
-function endWords(at: number | undefined): string {
-  return at === undefined ? 'day over at ...' : `day over ${clockTime(at)}`;
+function endWords(at: number | undefined, startAt: number): string {
+  return at === undefined ? 'day over at ...' : `day over ${clockTimeFrom(at, startAt)}`;
 }

@@ -159,6 +159,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                   canner={canner}
                   style={draft.style}
                   endsAt={draft.endsAt}
+                  startAt={draft.startAt}
                   onStyle={draft.setStyle}
                   onJars={draft.setJars}
                 />

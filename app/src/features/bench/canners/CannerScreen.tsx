@@ -111,7 +111,6 @@ function CannerForm({ canner, household }: { canner: Canner; household: Househol
               onMore={draft[key] < 40 ? () => change({ [key]: draft[key] + 1 }) : undefined}
             />
           ))}
-          <HeatPart canner={draft} onKeep={change} />
         </View>
         <View className={`gap-3 ${wide ? 'flex-1' : ''}`}>
           <Heading>What it takes</Heading>
@@ -119,6 +118,7 @@ function CannerForm({ canner, household }: { canner: Canner; household: Househol
           {TRIED.map((jar) => (
             <TestFit key={jar} canner={draft} jar={jar} household={household} onKeep={change} />
           ))}
+          <HeatPart canner={draft} onKeep={change} />
         </View>
       </View>
     </Screen>
