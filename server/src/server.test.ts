@@ -185,6 +185,25 @@ describe('writes', () => {
     });
   });
 
+  // USDA Complete Guide to Home Canning, 2015, guide 4: snap beans, pints, 20 min; a weight of 15 psi above 1,000 ft.
+  test('a batch under pressure is held against the tested pressure, and keeps it', async () => {
+    const basket = { ...pick(), crop: 'bean-snap' };
+    await server.call('POST', '/picks', basket);
+    const way = { product: 'snap-beans', jar: 'pint', method: 'pressure-weighted' };
+    const batch = { ...batchOf(basket.id, 4, [8], 20), ...way };
+    for (const told of [{}, { pressurePsi: 10 }]) {
+      expect(await server.call('POST', '/batches', { ...batch, ...told })).toMatchObject({
+        status: 422,
+        body: { error: { code: 'too-low', fields: { pressurePsi: expect.stringContaining('15 psi') } } },
+      });
+    }
+    const kept = { ...batch, pressurePsi: 15 };
+    expect((await server.call('POST', '/batches', kept)).status).toBe(201);
+    expect((await server.call('POST', '/batches', kept)).status).toBe(200);
+    const { body } = await server.call('GET', '/state');
+    expect(body.batches).toEqual([kept]);
+  });
+
   test('a batch shorter than tested, or of produce that is gone, is refused and leaves nothing behind', async () => {
     const basket = pick();
     await server.call('POST', '/picks', basket);

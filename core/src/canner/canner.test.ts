@@ -4,6 +4,7 @@ import { type Canner, methodsOf } from './canner';
 import { capacityOf } from './capacity';
 import { handbookCanner } from './handbookCanner';
 import { type HeatUpQuestion, heatUpMinutes, preheatMinutes } from './heatUp';
+import { inLayers } from './layers';
 import { loadingOrder } from './loadingOrder';
 import { loadMap } from './loadMap';
 import { waterDepth } from './waterDepth';
@@ -25,6 +26,19 @@ test('water stands an inch over the lids at least, two to start a long process w
   });
   expect(waterDepth(common, 'quart', 25)).toMatchObject({ startIn: expect.closeTo(8.35) });
   expect(waterDepth(common, 'half-gallon', 25)).toMatchObject({ kind: 'tooShallow' });
+});
+
+test('a load fills its lower layer first, and a layer that is not begun stays out', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 0, max: 39 }), (places, less) => {
+      const jars = Math.max(1, places - less);
+      const layers = inLayers(jars, places, 2);
+      expect(layers.reduce((sum, layer) => sum + layer.jars, 0)).toBe(jars);
+      for (const layer of layers) expect(layer.jars > 0 && layer.jars <= layer.places).toBe(true);
+      if (layers.length === 2) expect(layers[0]!.jars).toBe(layers[0]!.places);
+      expect(inLayers(jars, places, 1)).toEqual([{ jars, places }]);
+    }),
+  );
 });
 
 test('a rack takes what it is declared for, until a test fit says otherwise', () => {

@@ -2,14 +2,15 @@ import fc from 'fast-check';
 import { brokenRules } from '../../bench/day/brokenRules';
 import { handbookCanner } from '../canner/handbookCanner';
 import { CANNERS } from '../handbook/canners';
-import { PRODUCTS } from '../handbook/products';
+import { productRow, PRODUCTS } from '../handbook/products';
 import { usualPack } from '../handbook/usualPack';
 import { assignments } from './assignments';
 import { type Batch } from './batch';
 import { beforeYouStart } from './beforeYouStart';
 import { type DayKitchen, dayOf } from './dayOf';
 import { scheduleProblemOf } from './dayProblem';
-import { USUAL_KITCHEN } from './kitchenSetup';
+import { madeBefore } from './daySequence';
+import { DAY_MIN, USUAL_KITCHEN } from './kitchenSetup';
 import { lateFinishMin } from './lateFinish';
 import { type DayPlan, planDay } from './planDay';
 import { whatGives } from './whatGives';
@@ -63,6 +64,67 @@ test('each load heats, processes its tested minutes, rests 5 min and comes out, 
   }
   const [a, b] = loads.sort((x, y) => x[0]!.startMin - y[0]!.startMin);
   expect(b![0]!.startMin).toBeGreaterThanOrEqual(a![4]!.endMin);
+});
+
+// USDA Complete Guide to Home Canning, 2015, guide 1, from memory: pressure falls by itself, 30 min with pints and 45 with
+// quarts in a heavy canner, and the lid stays on for 10 min more with the weight off.
+test.each([
+  ['pint', 40],
+  ['quart', 55],
+] as const)(
+  'under pressure %ss are vented first and rest %d min at least before the lid comes off',
+  (jar, leastMin) => {
+    const canner = handbookCanner(
+      CANNERS.find(({ canner: name }) => name === '23-quart pressure canner')!,
+      { id: 'big' },
+    );
+    const beans = batchOf('snap-beans', jar, [7], 12);
+    const batch: Batch = { ...beans, method: 'pressure-weighted', processMinutes: 25, pressurePsi: 15 };
+    const { plan, broken } = planned([batch], { canners: [canner] });
+    expect(broken).toEqual([]);
+    const of = (kind: string) => plan.tasks.find(({ task }) => task.kind === kind)!;
+    expect(of('heat-up').endMin - of('heat-up').startMin).toBeGreaterThanOrEqual(10);
+    expect([of('heat-up').task.words, of('process').task.words]).toEqual([
+      'Vent 10 min, up to 15 psi',
+      '25 min at 15 psi',
+    ]);
+    expect(of('rest').endMin - of('rest').startMin).toBeGreaterThanOrEqual(leastMin);
+    expect(of('rest').task.needs).toEqual({ 'canner big': 1 });
+  },
+);
+
+test('what stands for weeks is over before its day: kraut is filled, not fermented', () => {
+  const { plan } = planned([batchOf('sauerkraut', 'quart', [7], 20)]);
+  expect(madeBefore(productRow('sauerkraut'))).toEqual(['wash', 'shred', 'salt-pack', 'ferment-3wk']);
+  expect(plan.makespanMin).toBeLessThan(DAY_MIN / 2);
+});
+
+// A marinade for the night, then loads for half a day: all hang on one wait, which must end when the canner is free.
+test('a night in the cold is begun as late as the loads after it ask', () => {
+  const salad = batchOf(
+    'three-bean-salad',
+    'half-pint',
+    Array.from({ length: 10 }, () => 9),
+    8,
+  );
+  const cooks = [{ name: 'Cook', fromMin: 6 * 60, toMin: 21 * 60, breaks: [] }];
+  const { plan, broken } = planned([salad], { setup: { ...USUAL_KITCHEN, cooks } });
+  expect([broken, plan.makespanMin < 2 * DAY_MIN]).toEqual([[], true]);
+});
+
+test('a slower pace makes hands-on steps longer, waits and tested times stay', () => {
+  const minutesOf = (handsPace?: number) =>
+    new Map(
+      dayOf([twoLoads], {
+        canners: [pot],
+        setup: { ...USUAL_KITCHEN, ...(handsPace !== undefined && { handsPace }) },
+        startMinute: EIGHT,
+      }).tasks.map(({ id, minutes }) => [id, minutes.p50]),
+    );
+  const [usual, slow] = [minutesOf(), minutesOf(1.5)];
+  const id = (step: string) => `${step} ${twoLoads.loads[0]!.id}`;
+  expect(slow.get(id('scald-peel'))! / usual.get(id('scald-peel'))!).toBeCloseTo(1.5, 1);
+  expect([slow.get(id('process')), slow.get(id('boil-5 wait'))]).toEqual([55, usual.get(id('boil-5 wait'))]);
 });
 
 // Common practice (handbook steps): filled hot jars wait 10 min at most for the canner; its water is hot by then.
