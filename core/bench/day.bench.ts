@@ -2,6 +2,7 @@ import loadHighs from 'highs';
 import { type ScheduleProblem } from '../src/day/search/scheduleProblem';
 import { startSearch } from '../src/day/search/searchSchedule';
 import { FT06, FT10, jobShop } from './day/jobShops';
+import { type Made, productDay } from './day/productDay';
 import { type DaySize, simulatedDay } from './day/simulatedDay';
 import { timeIndexedModel } from './day/timeIndexedModel';
 import { machineWords, say } from './report';
@@ -65,6 +66,22 @@ for (let day = 1; day <= 30; day++) {
 say(
   `30 days of 4 loads to the minute: ${30 - open.length} proven within 1 s, the slowest in ${Math.round(slow)} ms ${open.join(', ')}`,
 );
+
+const TOMATOES: Made = ['tomatoes-crushed', 'quart', [7, 7], 44];
+const PLUMS: Made = ['plums', 'pint', [9], 9];
+const BEANS: Made = ['dilled-beans', 'pint', [9], 5];
+for (const made of [
+  [['tomatoes-crushed', 'quart', [7, 7, 7], 66]],
+  [TOMATOES, PLUMS],
+  [TOMATOES, PLUMS, BEANS],
+] satisfies Made[][]) {
+  const problem = productDay(made);
+  const { at, lowerBound, proven, ms } = ends(problem, [1_000, 30_000]);
+  const loads = made.reduce((sum, [, , each]) => sum + each.length, 0);
+  say(
+    `${loads} loads of ${made.map(([product]) => product).join(', ')}, ${problem.tasks.length} tasks: ${at.join(' min after 1 s, ')} min after 30 s, ${proven ? `proven in ${Math.round(ms)} ms` : `bound ${lowerBound}`}`,
+  );
+}
 
 for (let day = 1; day <= 5; day++) {
   const problem = simulatedDay(SEED + day, { loads: 12, people: 2, burners: 4, canners: 2, pots: 3, grain: 1 });
