@@ -28,8 +28,8 @@ const TAP_F = 60;
 /** A column of steam over little water takes its time to push the air out; pressure is vented 10 min (rule 5). */
 const STEADY_MINUTES = 3;
 const VENT_MINUTES = 10;
-/** From venting to pressure, by way of the weight's first jiggle. Common practice. */
-const TO_PRESSURE_MINUTES = 5;
+/** Venting, and on to pressure by way of the weight's first jiggle. Common practice for the latter. */
+export const TO_PRESSURE_MINUTES = VENT_MINUTES + 5;
 
 /** A canner that serves in two ways takes its own time in each. */
 export function heatUpKey(cannerId: string, method: Method): string {
@@ -75,7 +75,7 @@ export function preheatMinutes(question: HeatUpQuestion): Range {
 
 function extra(method: Method): number {
   if (method === 'steam') return STEADY_MINUTES;
-  return isPressure(method) ? VENT_MINUTES + TO_PRESSURE_MINUTES : 0;
+  return isPressure(method) ? TO_PRESSURE_MINUTES : 0;
 }
 
 function toMinutes(kJ: number, { canner, lidOn = true }: HeatUpQuestion): number {

@@ -37,3 +37,16 @@ test('steps follow each other without a gap, backwards as forwards, for every pr
     ),
   );
 });
+
+test('low-acid food vents first and comes down by itself', () => {
+  const words = readyFrom({ product: productRow('snap-beans'), massKg: 5, processMinutes: 25 }, 0).map((step) => [
+    step.words,
+    (step.endAt - step.startAt) / 60_000,
+  ]);
+  expect(words).toEqual(
+    expect.arrayContaining([
+      ['Down by itself, weight off', 65],
+      ['To the boil or to pressure', 35],
+    ]),
+  );
+});

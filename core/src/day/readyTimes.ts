@@ -1,6 +1,10 @@
+import { isPressure } from '../canner/canner';
+import { TO_PRESSURE_MINUTES } from '../canner/heatUp';
+import { restMinutes } from '../canner/restMinutes';
 import { CANNER_STEPS, stepOf } from '../handbook/steps';
 import { type ProductRow } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
+import { testedMethods } from '../process/findProcess';
 
 const MINUTE_MS = 60_000;
 
@@ -49,6 +53,9 @@ interface Duration {
 
 function durations({ product, massKg, processMinutes }: ReadyTimesQuestion): Duration[] {
   const pounds = massKg / KG_PER_LB;
+  // Low-acid food has no other way; it vents first and comes down by itself.
+  const method = testedMethods(product)[0] ?? 'boiling-water';
+  const pressure = isPressure(method);
   const preparing = product.sequence.flatMap((entry): Duration[] => {
     const { row, waitMinutes, words } = stepOf(entry);
     const hands = mid(row.handsPerLb) * pounds + mid(row.fixedMinutes);
@@ -60,9 +67,17 @@ function durations({ product, massKg, processMinutes }: ReadyTimesQuestion): Dur
   return [
     ...preparing,
     { words: 'Jars into the canner', minutes: Math.round(mid(CANNER_STEPS.load)), hands: true },
-    { words: 'To the boil or to pressure', minutes: mid(CANNER_STEPS.heatUp), hands: false },
+    {
+      words: 'To the boil or to pressure',
+      minutes: mid(CANNER_STEPS.heatUp) + (pressure ? TO_PRESSURE_MINUTES : 0),
+      hands: false,
+    },
     { words: `Process ${processMinutes} min`, minutes: processMinutes, hands: false },
-    { words: 'Heat off, lid off', minutes: mid(CANNER_STEPS.rest), hands: false },
+    {
+      words: pressure ? 'Down by itself, weight off' : 'Heat off, lid off',
+      minutes: mid(restMinutes(method, 'quart')),
+      hands: false,
+    },
     { words: 'Jars out', minutes: Math.round(mid(CANNER_STEPS.unload)), hands: true },
     { words: 'Cool undisturbed', minutes: COOLING_MINUTES, hands: false },
   ].filter(({ minutes }) => minutes > 0);
