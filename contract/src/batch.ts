@@ -37,6 +37,8 @@ export const BatchSchema = v.object({
         jars: Jars,
         /** Where it differs from the batch's. */
         cannerId: v.optional(Id),
+        /** It goes in with this load of another batch. */
+        withLoadId: v.optional(Id),
       }),
     ),
     v.minLength(1, 'must hold at least one load'),

@@ -86,3 +86,48 @@ test('plums go in boiling water or steam, as the cook chooses; steam is not offe
   await expect(page.getByText('Big pot holds 9 pints')).toBeVisible();
   await expect(page.getByRole('radio', { name: 'steam', exact: true })).toHaveCount(0);
 });
+
+test('three odd pints go in with another load at its longer time, when the cook says so', async ({ page }) => {
+  const watch = watchPage(page);
+  const hands = kitchenHands(page, server.address);
+  await hands.setUpKitchen('3420');
+  await giveDemoClock(server);
+  await hands.pick('Paste tomatoes', '46');
+  await hands.pick('Damson plums', '19');
+  const fewer = async (jars: string) => {
+    const key = page.getByRole('button', { name: 'Jars to fill: one less' });
+    while (!(await page.getByText(jars, { exact: true }).isVisible())) await key.click();
+  };
+  await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-whole-in-water&jar=pint');
+  await fewer('6 pints');
+  await hands.press('Plan 6 pints');
+  await expect(page.getByRole('heading', { name: 'Loads', exact: true })).toBeVisible();
+
+  await hands.goto('/plan/make?crop=damson&product=plums&jar=pint');
+  await fewer('3 pints');
+  const share = page.getByRole('checkbox', { name: /^Share load 1, all at 50 min: saves/ });
+  await expect(share).toContainText('softer after 50');
+  await share.click();
+  await hands.press('Plan 3 pints');
+  await expect(page.getByText('With 3 pints plums or damsons in syrup.')).toBeVisible();
+  await watch.fits();
+  await page.getByRole('link', { name: /^Load 1, 6 pints .* with 3 pints plums .*50 min boil/ }).click();
+  await expect(page.getByText('and 3 pints plums or damsons in syrup')).toBeVisible();
+  await expect(page.getByText(/^All 50 min, the longest time in this canner/)).toBeVisible();
+  await watch.fits();
+
+  await hands.press('9 pints are in, heat it');
+  await hands.press('It boils: start 50 min');
+  await hands.pass('+1 h');
+  await hands.press('Heat off, lid off: wait 5 min');
+  await hands.pass('+5 min');
+  await hands.press('Jars are out');
+  await expect(page.getByText('9 pints an inch apart on a towel. Never tighten bands now.')).toBeVisible();
+  // Each batch has its own lids to press.
+  await hands.pass('Tomorrow 9 am');
+  await hands.goto('/');
+  for (const jars of ['6 pints whole tomatoes in water', '3 pints plums or damsons in syrup']) {
+    await expect(page.getByText(jars, { exact: true })).toBeVisible();
+  }
+  watch.calm();
+});

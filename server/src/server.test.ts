@@ -204,6 +204,45 @@ describe('writes', () => {
     expect(body.batches).toEqual([kept]);
   });
 
+  test('jars that go in with a load of another batch follow it, and their lids are pressed apart', async () => {
+    const basket = pick();
+    await server.call('POST', '/picks', basket);
+    const host = batchOf(basket.id, 10);
+    await server.call('POST', '/batches', host);
+    const withLoadId = host.loads[0]!.id;
+    const beside = (own: ReturnType<typeof batchOf>) => ({
+      ...own,
+      loads: own.loads.map((load) => ({ ...load, withLoadId })),
+    });
+    const guest = beside(batchOf(basket.id, 3, [2], 60));
+    for (const [other, status] of [
+      [{ ...guest, jar: 'pint', processMinutes: 45 }, 422],
+      [{ ...guest, loads: [{ ...guest.loads[0]!, withLoadId: uuidV7() }] }, 422],
+      [guest, 201],
+    ] as const) {
+      expect((await server.call('POST', '/batches', other)).status).toBe(status);
+    }
+    const told = [
+      { type: 'load-started', at: START, jars: 7 },
+      { type: 'boil-reached', at: START + 20 * MIN },
+      { type: 'heat-off', at: START + 79 * MIN },
+    ];
+    const tell = (event: object) =>
+      server.call('POST', '/kitchen/events', { id: uuidV7(), loadId: withLoadId, ...event });
+    for (const event of told) await tell(event);
+    // A minute short of the guest's time: the boil counts as lost.
+    await tell({ type: 'jars-out', at: START + 84 * MIN });
+    const check = () => server.call('POST', '/kitchen/events', sealCheck(guest.loads[0]!.id, [true, true]));
+    expect((await check()).status).toBe(422);
+    await tell({ type: 'boil-reached', at: START + 100 * MIN });
+    await tell({ type: 'heat-off', at: START + 160 * MIN });
+    await tell({ type: 'jars-out', at: START + 165 * MIN });
+    expect((await check()).status).toBe(201);
+    const { body } = await server.call('GET', '/state');
+    expect(body.lots).toMatchObject([{ product: 'tomatoes-crushed', loadId: guest.loads[0]!.id }]);
+    expect((await server.call('POST', '/batches', beside(batchOf(basket.id, 1, [1])))).status).toBe(409);
+  });
+
   test('a batch shorter than tested, or of produce that is gone, is refused and leaves nothing behind', async () => {
     const basket = pick();
     await server.call('POST', '/picks', basket);

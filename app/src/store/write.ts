@@ -9,6 +9,7 @@ import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { loadState } from '@hoddle/core/kitchen/loadState';
+import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { type Movement } from '@hoddle/core/pantry/jarLot';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
@@ -164,8 +165,9 @@ function withEvent(state: HouseholdState, event: KitchenEvent): HouseholdState {
   const batch = state.batches.find(({ loads }) => loads.some((load) => load.id === event.loadId)) as Batch | undefined;
   const load = batch?.loads.find((candidate) => candidate.id === event.loadId);
   if (event.type !== 'seal-checked' || !batch || !load) return { ...state, events };
-  const earlier = (state.events as KitchenEvent[]).filter((told) => told.loadId === load.id && told.id !== event.id);
-  const before = loadState(loadOrder(batch, load), earlier);
+  const batches = state.batches as Batch[];
+  const told = toldOf(load, batches, state.events as KitchenEvent[]).filter(({ id }) => id !== event.id);
+  const before = loadState(loadOrder(batch, load, batches), told);
   const { lots, movements } = sealCheck(batch, before, event);
   return {
     ...state,

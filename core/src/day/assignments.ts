@@ -1,6 +1,7 @@
 import { capacityOf } from '../canner/capacity';
 import { type Canner, type OwnJar } from '../canner/canner';
 import { type Batch } from './batch';
+import { hostOf, together } from './sharedLoad';
 
 /** More ways than this are thinned out: those that share the work most evenly are kept. */
 const MOST_WAYS = 24;
@@ -25,7 +26,7 @@ export function assignments(
   canners: readonly Canner[],
   ownJars: readonly OwnJar[] = [],
 ): Assignments {
-  const groups = batches.flatMap((batch) => groupsOf(batch, canners, ownJars));
+  const groups = batches.flatMap((batch) => groupsOf(batch, batches, canners, ownJars));
   if (groups.some(({ able }) => able.length === 0)) return { ways: [], complete: true };
   let ways: Way[] = [{ of: new Map(), busy: new Map() }];
   let complete = true;
@@ -53,16 +54,28 @@ interface Way {
   readonly busy: ReadonlyMap<string, number>;
 }
 
-function groupsOf(batch: Batch, canners: readonly Canner[], ownJars: readonly OwnJar[]): Group[] {
-  const bySize = new Map<number, string[]>();
-  for (const { id, jars } of batch.loads) bySize.set(jars, [...(bySize.get(jars) ?? []), id]);
-  return [...bySize].map(([jars, loads]): Group => {
+function groupsOf(
+  batch: Batch,
+  batches: readonly Batch[],
+  canners: readonly Canner[],
+  ownJars: readonly OwnJar[],
+): Group[] {
+  const alike = new Map<string, { jars: number; minutes: number; loads: string[] }>();
+  for (const load of batch.loads) {
+    if (hostOf(load, batches)) continue;
+    const all = together(batch, load, batches);
+    // A load with guests stands for no other.
+    const key = all.load === load ? String(load.jars) : load.id;
+    const known = alike.get(key)?.loads ?? [];
+    alike.set(key, { jars: all.load.jars, minutes: all.batch.processMinutes, loads: [...known, load.id] });
+  }
+  return [...alike.values()].map(({ jars, minutes, loads }): Group => {
     const able = canners.filter((canner) => {
       const capacity = capacityOf(canner, batch.jar, { method: batch.method, ownJars });
       return capacity.kind === 'holds' && capacity.jars >= jars;
     });
     const ids = able.map(({ id }) => id);
-    return { loads, able: ids, minutes: batch.processMinutes };
+    return { loads, able: ids, minutes };
   });
 }
 

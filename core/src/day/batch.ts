@@ -10,6 +10,8 @@ export interface PlannedLoad {
   readonly jars: number;
   /** Where it differs from the batch's. */
   readonly cannerId?: string;
+  /** It goes into the canner with this load of another batch: the cook asked for it. */
+  readonly withLoadId?: string;
 }
 
 /** Produce that becomes jars of one product, in one or more canner loads. */

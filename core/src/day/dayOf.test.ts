@@ -93,6 +93,35 @@ test.each([
   },
 );
 
+// Handbook rule 15, common practice: whoever shares a canner is processed together, at the longest time.
+test('jars that share a load are filled in time for it and take its longer minutes; without their host they go alone', () => {
+  const host = batchOf('tomatoes-raw-no-liquid', 'pint', [6], 9, 'host');
+  const own = batchOf('plums', 'pint', [3], 4, 'guest');
+  const guest: Batch = {
+    ...own,
+    processMinutes: 85,
+    loads: own.loads.map((load) => ({ ...load, withLoadId: host.loads[0]!.id })),
+  };
+  const { plan, broken } = planned([host, guest]);
+  expect(broken).toEqual([]);
+  const of = (kind: string) => plan.tasks.filter(({ task }) => task.kind === kind);
+  expect(of('process').map(({ task, startMin, endMin }) => [task.loadId, endMin - startMin])).toEqual([
+    [host.loads[0]!.id, 85],
+  ]);
+  for (const { endMin } of of('fill').filter(({ task }) => task.words.startsWith('Fill'))) {
+    expect(of('load')[0]!.startMin - endMin).toBeGreaterThanOrEqual(0);
+    expect(of('load')[0]!.startMin - endMin).toBeLessThanOrEqual(10);
+  }
+  expect(of('load')[0]!.task.words).toBe('Load 9 pints');
+  // A fourth jar would be one too many for the rack.
+  const four = { ...guest, loads: guest.loads.map((load) => ({ ...load, jars: 4 })) };
+  expect(planDay({ batches: [host, four], canners: [pot], setup: USUAL_KITCHEN, startMinute: EIGHT })).toEqual({
+    kind: 'refusal',
+    cause: 'no-canner',
+  });
+  expect(planned([guest]).plan.tasks.filter(({ task }) => task.kind === 'process')).toHaveLength(1);
+});
+
 test('what stands for weeks is over before its day: kraut is filled, not fermented', () => {
   const { plan } = planned([batchOf('sauerkraut', 'quart', [7], 20)]);
   expect(madeBefore(productRow('sauerkraut'))).toEqual(['wash', 'shred', 'salt-pack', 'ferment-3wk']);

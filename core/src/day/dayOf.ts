@@ -21,6 +21,7 @@ import {
 } from './dayProblem';
 import { dayResources } from './dayResources';
 import { type KitchenSetup } from './kitchenSetup';
+import { guestsOf, hostOf, type LoadOfBatch, together } from './sharedLoad';
 import { type Lag } from './search/scheduleProblem';
 
 /** From here on a batch is in its jars, and hot jars go into the canner soon. */
@@ -69,7 +70,9 @@ export interface DayKitchen {
  */
 export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProblem {
   const loads = batches.flatMap((batch) =>
-    batch.loads.map((load) => ({ batch, load, canner: cannerFor(batch, load, kitchen) })),
+    batch.loads
+      .filter((load) => !hostOf(load, batches))
+      .map((load) => ({ ...together(batch, load, batches), canner: cannerFor(batch, load, kitchen) })),
   );
   const used = [...new Set(loads.map(({ canner }) => canner))];
   return {
@@ -86,7 +89,7 @@ export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProble
           kitchen,
         ),
       ),
-      ...batches.flatMap((batch) => batchTasks(batch, kitchen)),
+      ...batches.flatMap((batch) => batchTasks(batch, batches, kitchen)),
     ],
   };
 }
@@ -103,9 +106,7 @@ function stoveFor(canner: Canner): Record<string, number> {
   return canner.electric ? {} : { [BURNERS]: 1, [CANNER_BURNERS]: 1 };
 }
 
-interface LoadInCanner {
-  readonly batch: Batch;
-  readonly load: PlannedLoad;
+interface LoadInCanner extends LoadOfBatch {
   readonly canner: Canner;
 }
 
@@ -131,7 +132,7 @@ function questionOf({ batch, load, canner }: LoadInCanner, { ownJars }: DayKitch
   return { canner, jar, jars: load.jars, pack, method, processMinutes, altitudeFt, ...(own && { own }) };
 }
 
-function batchTasks(batch: Batch, kitchen: DayKitchen): DayTask[] {
+function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen): DayTask[] {
   const sequence = daySequence(productRow(batch.product)).map((entry) => ({ entry, step: stepOf(entry) }));
   const filling = sequence.findIndex(({ entry }) => INTO_JARS.includes(entry));
   const preparing = sequence.slice(0, filling);
@@ -151,10 +152,20 @@ function batchTasks(batch: Batch, kitchen: DayKitchen): DayTask[] {
       for (const { entry, step } of preparing.slice(lastLong + 1)) own.add(entry, step, { ...part, kind: 'prepare' });
       own.require({ task: ready.id });
       for (const { entry, step } of sequence.slice(filling)) own.add(entry, step, { ...part, kind: 'fill' });
-      own.can(batch, load, cannerFor(batch, load, kitchen), kitchen);
+      if (!hostOf(load, batches)) {
+        // Whoever goes in with it is filled by then, and waits no longer than its own jars.
+        for (const guest of guestsOf(load.id, batches)) own.require({ task: filledId(guest), maxLag: JARS_HOLD_MIN });
+        const all = together(batch, load, batches);
+        own.can(all.batch, all.load, cannerFor(batch, load, kitchen), kitchen);
+      }
       return made.tasks.length > 0 ? own.tasks : due(own.tasks);
     }),
   ];
+}
+
+/** The last step before the canner: lids are on. */
+function filledId({ batch, load }: LoadOfBatch): string {
+  return `${daySequence(productRow(batch.product)).at(-1)} ${load.id}`;
 }
 
 /** The first step takes the produce in hand; from then on it is food in the making, with its own limits. */

@@ -15,8 +15,11 @@ export function inNumberOrder(
   const startOf = new Map(
     tasks.flatMap(({ task, startMin }) => (task.kind === 'load' ? [[task.loadId ?? '', startMin] as const] : [])),
   );
+  const hosts = new Set(question.batches.flatMap(({ loads }) => loads.map(({ withLoadId }) => withLoadId)));
   const nameOf = new Map<string, string>();
-  for (const { loads } of question.batches) {
+  for (const { loads: all } of question.batches) {
+    // One that shares its canner stands for no other.
+    const loads = all.filter(({ id, withLoadId }) => withLoadId === undefined && !hosts.has(id));
     for (const jars of new Set(loads.map((load) => load.jars))) {
       const ids = loads.filter((load) => load.jars === jars).map(({ id }) => id);
       const inTime = [...ids].sort((a, b) => (startOf.get(a) ?? 0) - (startOf.get(b) ?? 0));
@@ -24,8 +27,8 @@ export function inNumberOrder(
     }
   }
   const renamed = new Map([...cannerOf].map(([id, canner]) => [nameOf.get(id) ?? id, canner]));
-  const { tasks: all } = dayOf(question.batches, { ...question, cannerOf: renamed });
-  const byId = new Map(all.map((task) => [task.id, task]));
+  const { tasks: renewed } = dayOf(question.batches, { ...question, cannerOf: renamed });
+  const byId = new Map(renewed.map((task) => [task.id, task]));
   return {
     cannerOf: renamed,
     tasks: tasks.map((entry) => {

@@ -1,12 +1,15 @@
 import { leastRestMinutes, restMinutes } from '../canner/restMinutes';
 import { type Batch, type PlannedLoad } from '../day/batch';
+import { minutesOf } from '../day/sharedLoad';
 import { type LoadOrder } from './loadState';
 
-/** What a batch asks of one of its loads. */
-export function loadOrder(
-  { processMinutes, method, jar }: Pick<Batch, 'processMinutes' | 'method' | 'jar'>,
-  { jars }: Pick<PlannedLoad, 'jars'>,
-): LoadOrder {
-  const [rest] = restMinutes(method, jar);
-  return { jars, processMinutes, restMinutes: rest, leastRestMinutes: leastRestMinutes(method) };
+/** What a batch asks of one of its loads; in a canner that is shared the longest minutes of all in it. */
+export function loadOrder(batch: Batch, load: PlannedLoad, batches: readonly Batch[]): LoadOrder {
+  const [rest] = restMinutes(batch.method, batch.jar);
+  return {
+    jars: load.jars,
+    processMinutes: minutesOf(batch, load, batches),
+    restMinutes: rest,
+    leastRestMinutes: leastRestMinutes(batch.method),
+  };
 }

@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { type KitchenEvent, type KitchenEventType } from './kitchenEvent';
+import { type Batch } from '../day/batch';
 import { loadClock } from './loadClock';
+import { loadOrder } from './loadOrder';
 import { loadState } from './loadState';
+import { toldOf } from './toldOf';
 
 const MIN = 60_000;
 const order = { jars: 7, processMinutes: 55, restMinutes: 5, leastRestMinutes: 5 };
@@ -28,6 +31,31 @@ test('a load goes in, boils its time, rests, comes out, cools and is checked', (
     events.push(event(type, atMin));
     expect(loadState(order, events)).toMatchObject({ phase, outOfPlace: [] });
   }
+});
+
+test('a load that goes in with another lives through what happens to that one, and has its own lids pressed', () => {
+  const batch = (id: string, processMinutes: number, load: object) =>
+    ({
+      id,
+      jar: 'pint',
+      method: 'boiling-water',
+      processMinutes,
+      loads: [{ id, number: 1, ...load }],
+    }) as unknown as Batch;
+  const batches = [batch('l', 55, { jars: 6 }), batch('g', 30, { jars: 3, withLoadId: 'l' })];
+  const [host, guest] = batches.map((each) => ({ batch: each, load: each.loads[0]! }));
+  const told = [
+    event('load-started', 0, 6),
+    event('boil-reached', 20),
+    event('heat-off', 75),
+    event('jars-out', 80),
+    { ...event('seal-checked', 1_000, 3), loadId: 'g' },
+  ];
+  const stateOf = ({ batch: own, load }: NonNullable<typeof host>) =>
+    loadState(loadOrder(own, load, batches), toldOf(load, batches, told));
+  expect(loadOrder(guest!.batch, guest!.load, batches).processMinutes).toBe(55);
+  expect(stateOf(guest!)).toMatchObject({ phase: 'checked', jars: 3, sealed: [true, true, true], outOfPlace: [] });
+  expect(stateOf(host!)).toMatchObject({ phase: 'cooling', jars: 6, outOfPlace: [] });
 });
 
 test('the clock reads the same whether or not anybody looked in between', () => {

@@ -6,6 +6,8 @@ import { type Tables } from './tables';
 export async function insertParts(tables: Tables, { id, uses, loads }: Batch, transaction: Transaction): Promise<void> {
   const ofBatch = <Row extends object>(row: Row) => ({ ...row, batchId: id });
   await tables.uses.bulkCreate(uses.map(ofBatch), { transaction });
-  const rows = loads.map((load) => ofBatch({ ...load, cannerId: load.cannerId ?? null }));
+  const rows = loads.map((load) =>
+    ofBatch({ ...load, cannerId: load.cannerId ?? null, withLoadId: load.withLoadId ?? null }),
+  );
   await tables.loads.bulkCreate(rows, { transaction });
 }

@@ -83,8 +83,8 @@ export async function readBatches({ tables }: Database): Promise<Batch[]> {
   }));
 }
 
-function loadOf({ id, number, jars, cannerId }: LoadRow) {
-  return { id, number, jars, ...(cannerId !== null && { cannerId }) };
+function loadOf({ id, number, jars, cannerId, withLoadId }: LoadRow) {
+  return { id, number, jars, ...(cannerId !== null && { cannerId }), ...(withLoadId !== null && { withLoadId }) };
 }
 
 export function eventOf({ id, loadId, type, at, detail }: EventRow): KitchenEvent {

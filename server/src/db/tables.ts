@@ -44,6 +44,7 @@ export interface LoadRow {
   number: number;
   jars: number;
   cannerId: string | null;
+  withLoadId: string | null;
 }
 export interface EventRow {
   id: string;
@@ -181,7 +182,14 @@ export function defineTables(sequelize: Sequelize): Tables {
       massKg: DOUBLE,
       softKg: DOUBLE,
     }),
-    loads: table('loads', { id, batchId: STRING, number: INTEGER, jars: INTEGER, cannerId: STRING }),
+    loads: table('loads', {
+      id,
+      batchId: STRING,
+      number: INTEGER,
+      jars: INTEGER,
+      cannerId: STRING,
+      withLoadId: STRING,
+    }),
     events: table('kitchen_events', { id, loadId: STRING, type: STRING, at: BIGINT, detail: JSON }),
     lots: table('jar_lots', {
       id,

@@ -65,7 +65,7 @@ test('its history breaks no rule: every load fully boiled, no lot below none, no
   for (const batch of batches) {
     for (const load of batch.loads) {
       const own = events.filter((event) => event.loadId === load.id);
-      expect(loadState(loadOrder(batch, load), own)).toMatchObject({
+      expect(loadState(loadOrder(batch, load, batches), own)).toMatchObject({
         phase: own.some(({ type }) => type === 'seal-checked') ? 'checked' : 'cooling',
         outOfPlace: [],
       });

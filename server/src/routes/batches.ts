@@ -2,8 +2,10 @@ import { Router } from 'express';
 import * as v from 'valibot';
 import { BatchSchema } from '@hoddle/contract/batch';
 import { type Batch } from '@hoddle/core/day/batch';
+import { hostOf } from '@hoddle/core/day/sharedLoad';
 import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
 import { findProcess, type HouseholdPages } from '@hoddle/core/process/findProcess';
+import { mixedLoad } from '@hoddle/core/process/mixedLoad';
 import { insertParts } from '../db/insertParts';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
@@ -17,6 +19,7 @@ export function batchesRoute(db: Database): Router {
     .post('/batches', async (req, res) => {
       const batch = v.parse(BatchSchema, req.body);
       holdAgainstHandbook(batch, await readPages(db));
+      await holdAgainstHosts(db, batch);
       const isNew = await keepBatch(db, batch);
       res.status(isNew ? 201 : 200).json(batch);
     })
@@ -57,6 +60,26 @@ function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
   throw new Problem(422, 'too-short', message, { processMinutes: message });
 }
 
+/** Whoever shares a canner is processed one way, at one pressure, in jars of one size; the longest time holds for all. */
+async function holdAgainstHosts(db: Database, batch: Batch): Promise<void> {
+  if (batch.loads.every(({ withLoadId }) => withLoadId === undefined)) return;
+  const others = (await readBatches(db)).filter(({ id }) => id !== batch.id);
+  for (const load of batch.loads) {
+    if (load.withLoadId === undefined) continue;
+    const host = hostOf(load, others);
+    if (!host) throw new Problem(422, 'share', 'The load that these jars were to go in with is not planned any more.');
+    const ways = [batch, host.batch].map(({ method, processMinutes: minutes, pressurePsi }) => ({
+      ...{ method, minutes },
+      ...(pressurePsi !== undefined && { pressurePsi }),
+    }));
+    const mixed = mixedLoad(ways);
+    if (mixed.kind === 'refusal') throw new Problem(422, 'share', mixed.reason);
+    if (host.batch.jar !== batch.jar) throw new Problem(422, 'share', 'Only jars of one size share a load.');
+    if ((await db.tables.events.count({ where: { loadId: host.load.id } })) > 0)
+      throw new Problem(409, 'begun', 'That load is in the canner already.');
+  }
+}
+
 function keepBatch(db: Database, batch: Batch): Promise<boolean> {
   const { tables } = db;
   const { uses, loads: _, ingredients = null, pressurePsi = null, ...own } = batch;
@@ -78,11 +101,4 @@ function keepBatch(db: Database, batch: Batch): Promise<boolean> {
     await insertParts(tables, batch, transaction);
     return true;
   });
-}
-
-/** The batch that a load belongs to. @throws Problem 404 */
-export async function batchOfLoad(db: Database, loadId: string): Promise<Batch> {
-  const batch = (await readBatches(db)).find(({ loads }) => loads.some((load) => load.id === loadId));
-  if (!batch) throw new Problem(404, 'no-load', 'There is no such load.');
-  return batch;
 }

@@ -3,15 +3,16 @@ import { type Transaction } from 'sequelize';
 import * as v from 'valibot';
 import { KitchenEventSchema } from '@hoddle/contract/kitchenEvent';
 import { type Batch } from '@hoddle/core/day/batch';
+import { hostOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { loadState } from '@hoddle/core/kitchen/loadState';
+import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
-import { eventOf } from '../db/readState';
+import { eventOf, readBatches } from '../db/readState';
 import { Problem } from '../problem';
-import { batchOfLoad } from './batches';
 
 /**
  * `POST /api/kitchen/events`: what happened to a load. Every event is kept, in place or not, since the fold decides what
@@ -20,33 +21,53 @@ import { batchOfLoad } from './batches';
 export function kitchenEventsRoute(db: Database): Router {
   return Router().post('/kitchen/events', async (req, res) => {
     const event = v.parse(KitchenEventSchema, req.body) as KitchenEvent;
-    const batch = await batchOfLoad(db, event.loadId);
+    const batches = await readBatches(db);
+    const own = loadOf(event.loadId, batches);
     const isNew = await db.write(async (transaction) => {
       const { id, loadId, type, at, ...detail } = event;
-      const before = await eventsOf(db, loadId, transaction);
+      const before = await eventsOf(db, own, batches, transaction);
       const added = await keepOnce(db.tables.events, { id, loadId, type, at, detail }, transaction);
-      if (added && event.type === 'seal-checked') await storeJars(db, batch, before, event, transaction);
+      if (added && event.type === 'seal-checked') await storeJars(db, own, batches, before, event, transaction);
       return added;
     });
     res.status(isNew ? 201 : 200).json(event);
   });
 }
 
-async function eventsOf(db: Database, loadId: string, transaction: Transaction): Promise<KitchenEvent[]> {
-  return (await db.tables.events.findAll({ where: { loadId }, transaction })).map((row) =>
-    eventOf(row.get({ plain: true })),
+/** What was told of a load, by itself and by the one it goes in with. */
+async function eventsOf(
+  db: Database,
+  { load }: LoadOfBatch,
+  batches: readonly Batch[],
+  transaction: Transaction,
+): Promise<readonly KitchenEvent[]> {
+  const ids = [load.id, hostOf(load, batches)?.load.id].filter((id) => id !== undefined);
+  const rows = await db.tables.events.findAll({ where: { loadId: ids }, transaction });
+  return toldOf(
+    load,
+    batches,
+    rows.map((row) => eventOf(row.get({ plain: true }))),
   );
+}
+
+/** The load with the batch it belongs to. @throws Problem 404 */
+function loadOf(loadId: string, batches: readonly Batch[]): LoadOfBatch {
+  for (const batch of batches) {
+    const load = batch.loads.find(({ id }) => id === loadId);
+    if (load) return { batch, load };
+  }
+  throw new Problem(404, 'no-load', 'There is no such load.');
 }
 
 async function storeJars(
   db: Database,
-  batch: Batch,
+  { batch, load }: LoadOfBatch,
+  batches: readonly Batch[],
   before: readonly KitchenEvent[],
   event: Extract<KitchenEvent, { type: 'seal-checked' }>,
   transaction: Transaction,
 ): Promise<void> {
-  const load = batch.loads.find((candidate) => candidate.id === event.loadId);
-  const order = loadOrder(batch, load ?? { jars: 0 });
+  const order = loadOrder(batch, load, batches);
   const state = loadState(order, before);
   if (loadState(order, [...before, event]).phase !== 'checked' || state.phase === 'checked') {
     const reason =

@@ -3,7 +3,9 @@ import { inLayers } from '@hoddle/core/canner/layers';
 import { loadingOrder } from '@hoddle/core/canner/loadingOrder';
 import { loadMap } from '@hoddle/core/canner/loadMap';
 import { type Batch } from '@hoddle/core/day/batch';
-import { JARS } from '@hoddle/core/handbook/jars';
+import { type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
+import { countJars, JARS } from '@hoddle/core/handbook/jars';
+import { productRow } from '@hoddle/core/handbook/products';
 import { useWindowDimensions, View } from 'react-native';
 import { useHousehold } from '@/store/useHousehold';
 import { hueOfProduct } from '@/ui/colours';
@@ -17,6 +19,8 @@ interface LoadPlateProps {
   canner: Canner;
   batch: Batch;
   jars: number;
+  /** What goes in with it. */
+  guests: readonly LoadOfBatch[];
   /** In all layers together. */
   places: number;
   layers: 1 | 2;
@@ -24,15 +28,16 @@ interface LoadPlateProps {
 }
 
 /** Where the jars of a load stand, layer by layer, and the water they stand in. */
-export function LoadPlate({ canner, batch, jars, places, layers, onJars }: LoadPlateProps) {
+export function LoadPlate({ canner, batch, jars, guests, places, layers, onJars }: LoadPlateProps) {
   const { width } = useWindowDimensions();
   const own = useHousehold().household.ownJars.find(({ size }) => size === batch.jar);
   const colours = hueOfProduct(batch.product);
-  const filled = inLayers(jars, places, layers);
+  const all = jars + guests.reduce((sum, guest) => sum + guest.load.jars, 0);
+  const filled = inLayers(all, places, layers);
   const mapPx = (width < 1000 ? Math.min(170, width * 0.45) : 230) / (filled.length === 1 ? 1 : 1.25);
   const pxPerIn = mapPx / canner.insideDiameterIn;
   const spacers = filled.reduce((sum, layer) => sum + layer.places - layer.jars, 0);
-  const lower = filled[0] ?? { jars, places };
+  const lower = filled[0] ?? { jars: all, places };
   const order = loadingOrder(loadMap(canner, batch.jar, lower.places, lower.jars, own).slice(0, lower.jars));
   return (
     <Plate className="gap-3">
@@ -67,11 +72,16 @@ export function LoadPlate({ canner, batch, jars, places, layers, onJars }: LoadP
               {jars === 1 ? JARS[batch.jar].one : JARS[batch.jar].several}
             </Words>
           </Words>
+          {guests.map(({ batch: other, load }) => (
+            <Words key={load.id} weight={600}>
+              and {countJars(load.jars, other.jar)} {productRow(other.product).name.toLowerCase()}
+            </Words>
+          ))}
           {onJars && (
             <Stepper
               label="Jars that went in"
               onLess={jars > 1 ? () => onJars(jars - 1) : undefined}
-              onMore={jars < places ? () => onJars(jars + 1) : undefined}
+              onMore={all < places ? () => onJars(jars + 1) : undefined}
             />
           )}
           <Words size="label" tone="ink-2">

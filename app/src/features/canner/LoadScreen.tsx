@@ -1,5 +1,6 @@
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { countJars } from '@hoddle/core/handbook/jars';
+import { guestsOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
 import { productRow } from '@hoddle/core/handbook/products';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { useRouter } from 'expo-router';
@@ -18,7 +19,7 @@ import { householdNow, useHousehold } from '@/store/useHousehold';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
-import { Words } from '@/ui/Words';
+import { Heading, Words } from '@/ui/Words';
 import { LoadPlate } from './LoadPlate';
 
 /** One load before it goes in: where the jars stand, how deep the water, how long, what goes into each jar. */
@@ -35,20 +36,21 @@ export function LoadScreen({ loadId }: { loadId: string }) {
 }
 
 function Load({ running }: { running: RunningLoad }) {
-  const { batch, load, state } = running;
+  const { batch, load, order, state, besides } = running;
   const router = useRouter();
   const wide = useIsWide();
   const enter = useHouseholdStore((store) => store.enter);
   const { household } = useHousehold();
   const [jars, setJars] = useState(state.jars);
   const product = productRow(batch.product);
+  const guests = guestsOf(load.id, useHousehold().batches);
   const day = useDay();
   const place = placeInDay(day, batch, load);
   const cannerId =
     day?.loads.find(({ id }) => id === load.id)?.cannerId ?? state.cannerId ?? load.cannerId ?? batch.cannerId;
   const canner = household.canners.find(({ id }) => id === cannerId);
   const capacity = canner && capacityOf(canner, batch.jar, { method: batch.method, ownJars: household.ownJars });
-  const places = capacity?.kind === 'holds' ? Math.max(capacity.jars, load.jars) : load.jars;
+  const places = capacity?.kind === 'holds' ? Math.max(capacity.jars, load.jars + besides) : load.jars;
   const busy = useLoads().find(
     (other) =>
       (other.state.cannerId ?? other.batch.cannerId) === cannerId &&
@@ -81,7 +83,7 @@ function Load({ running }: { running: RunningLoad }) {
             )}
             <Key
               tall
-              words={`${countJars(jars, batch.jar)} ${jars === 1 ? 'is' : 'are'} in, heat it`}
+              words={`${countJars(jars + besides, batch.jar)} ${jars + besides === 1 ? 'is' : 'are'} in, heat it`}
               disabled={busy !== undefined}
               onPress={start}
             />
@@ -96,8 +98,9 @@ function Load({ running }: { running: RunningLoad }) {
           {canner && (
             <LoadPlate
               canner={canner}
-              batch={batch}
+              batch={{ ...batch, processMinutes: order.processMinutes }}
               jars={jars}
+              guests={guests}
               places={places}
               layers={capacity?.kind === 'holds' ? capacity.layers : 1}
               onJars={planned ? setJars : undefined}
@@ -105,16 +108,36 @@ function Load({ running }: { running: RunningLoad }) {
           )}
         </View>
         <View className="flex-1 gap-4">
+          {guests.length > 0 && (
+            <Words weight={700}>
+              All {order.processMinutes} min, the longest time in this canner. What needs less is softer after it.
+            </Words>
+          )}
           {row.kind === 'testedRow' && (
             <>
               <ProcessPart row={row} altitudeFt={batch.altitudeFt} checkedRows={pages.checkedRows} />
               <View className="border-t-2 border-hair pt-3">
                 <DosePart row={row} jar={batch.jar} jars={jars} />
               </View>
+              {guests.map((guest) => (
+                <GuestDose key={guest.load.id} guest={guest} />
+              ))}
             </>
           )}
         </View>
       </View>
     </Screen>
+  );
+}
+
+/** What goes into the jars of another batch that stand in the same canner. */
+function GuestDose({ guest: { batch, load } }: { guest: LoadOfBatch }) {
+  const row = findTestedRow(batch, usePages());
+  if (row.kind !== 'testedRow') return null;
+  return (
+    <View className="border-t-2 border-hair pt-3">
+      <Heading className="pb-2">{productRow(batch.product).name}</Heading>
+      <DosePart row={row} jar={batch.jar} jars={load.jars} />
+    </View>
   );
 }

@@ -40,9 +40,13 @@ export function LoadBlock({ load, number, day, column, topPx }: LoadBlockProps) 
   const done = load.phase === 'cooling' || load.phase === 'checked';
   const heatPx = (boil.startMin - loading.startMin) * PX_PER_MIN;
   const boilPx = (boil.endMin - boil.startMin) * PX_PER_MIN;
-  const said = cannerWords(load.batch);
+  const said = cannerWords({ ...load.batch, processMinutes: load.minutes });
+  const guests = load.guests.map(
+    (guest) =>
+      ` with ${countJars(guest.load.jars, guest.batch.jar)} ${productRow(guest.batch.product).name.toLowerCase()}`,
+  );
   const restMin = Math.round(rest.endMin - rest.startMin);
-  const words = `Load ${number}, ${jars} ${productRow(load.batch.product).name.toLowerCase()}: in at ${timeOf(loading.startMin)}, ${said.process} from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then ${restMin} min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
+  const words = `Load ${number}, ${jars} ${productRow(load.batch.product).name.toLowerCase()}${guests.join('')}: in at ${timeOf(loading.startMin)}, ${said.process} from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then ${restMin} min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
   return (
     <RowLink
       href={{ pathname: '/plan/load/[loadId]', params: { loadId: load.id } }}
@@ -64,6 +68,7 @@ export function LoadBlock({ load, number, day, column, topPx }: LoadBlockProps) 
             </View>
             <Words size="label" weight={700} numberOfLines={1} className="shrink" style={{ lineHeight: 17 }}>
               {jars}
+              {load.guests.map((guest) => ` + ${guest.load.jars}`).join('')}
             </Words>
           </View>
           {heatPx > 30 && (
@@ -82,7 +87,7 @@ export function LoadBlock({ load, number, day, column, topPx }: LoadBlockProps) 
             tone="white"
             style={{ lineHeight: boilPx > 60 ? 40 : 22 }}
           >
-            {load.batch.processMinutes}
+            {load.minutes}
           </Words>
           {boilPx > 36 && (
             <Words size="label" weight={700} tone="white">

@@ -121,9 +121,15 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
         </Words>
         <Words size="label" tone="ink-2">
           {phaseWords(load.phase, load.batch.method)}
-          {load.phase === 'planned' && at !== '' ? `, in at ${at}` : ''}. {cannerWords(load.batch).process}
+          {load.phase === 'planned' && at !== '' ? `, in at ${at}` : ''}.{' '}
+          {cannerWords({ ...load.batch, processMinutes: load.minutes }).process}
           {canner ? `, ${canner}` : ''}.
         </Words>
+        {load.guests.map((guest) => (
+          <Words key={guest.load.id} size="label" weight={600}>
+            With {countJars(guest.load.jars, guest.batch.jar)} {productRow(guest.batch.product).name.toLowerCase()}.
+          </Words>
+        ))}
       </View>
       {wide && vessel ? (
         <LoadMapDrawing
@@ -150,17 +156,21 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
 const MAP_PX = 88;
 
 /** As many places as the rack takes, and never fewer than the load has jars; of two layers the lower one. */
-function lowerLayer(canner: Canner, { jars, batch }: DayLoad): Layer {
+function lowerLayer(canner: Canner, { jars, guests, batch }: DayLoad): Layer {
   const capacity = capacityOf(canner, batch.jar, { method: batch.method });
-  if (capacity.kind !== 'holds') return { jars, places: jars };
-  return inLayers(jars, Math.max(jars, capacity.jars), capacity.layers)[0] as Layer;
+  const all = jars + guests.reduce((sum, { load }) => sum + load.jars, 0);
+  if (capacity.kind !== 'holds') return { jars: all, places: all };
+  return inLayers(all, Math.max(all, capacity.jars), capacity.layers)[0] as Layer;
 }
 
 /** A batch that has not begun can be given up; its produce is on hand again. */
 function GiveUp({ day }: { day: Day }) {
   const enter = useHouseholdStore((store) => store.enter);
   const idle = day.batches.filter((batch) =>
-    day.loads.every((load) => load.batch !== batch || load.phase === 'planned'),
+    day.loads.every(
+      (load) =>
+        load.phase === 'planned' || (load.batch !== batch && load.guests.every((guest) => guest.batch !== batch)),
+    ),
   );
   return (
     <View className="gap-2 pt-3">

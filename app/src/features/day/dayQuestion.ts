@@ -15,7 +15,7 @@ const OUT_OF_CANNER: readonly LoadPhase[] = ['cooling', 'checked'];
 /** Where every load of the household stands, by its id. */
 export function statesOf(batches: readonly Batch[], events: readonly KitchenEvent[]): Map<string, LoadState> {
   return new Map(
-    batches.flatMap((batch) => batch.loads.map((load) => [load.id, stateOf(batch, load, events)] as const)),
+    batches.flatMap((batch) => batch.loads.map((load) => [load.id, stateOf(batch, load, batches, events)] as const)),
   );
 }
 

@@ -12,6 +12,8 @@ export function heatUpsTaken(
 ): ReadonlyMap<string, readonly number[]> {
   const told = batches.flatMap((batch) =>
     batch.loads.flatMap((load) => {
+      // What two loads took together is told once.
+      if (load.withLoadId !== undefined) return [];
       const { startedAt, boilAt, timesLost = 0, cannerId } = states.get(load.id) ?? {};
       // After a lost boil it is not known when the first one was reached.
       if (startedAt === undefined || boilAt === undefined || timesLost > 0) return [];

@@ -1,6 +1,7 @@
 import { type Batch } from '@hoddle/core/day/batch';
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { type DayQuestion } from '@hoddle/core/day/planDay';
+import { guestsOf, hostOf, type LoadOfBatch, minutesOf } from '@hoddle/core/day/sharedLoad';
 import { type LoadPhase, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { useEffect, useMemo } from 'react';
 import { useDayPlanStore } from '@/store/dayPlanStore';
@@ -15,6 +16,10 @@ export interface DayLoad {
   readonly batch: Batch;
   readonly number: number;
   readonly jars: number;
+  /** Loads of other batches that go in with it. */
+  readonly guests: readonly LoadOfBatch[];
+  /** The longest of all that go in together. */
+  readonly minutes: number;
   readonly phase: LoadPhase;
   readonly cannerId: string;
 }
@@ -64,10 +69,13 @@ export function useDay(): Day | undefined {
     const tasks = current?.tasks ?? [];
     const startAt = plannedAt + daysDriftMs(plannedAt, tasks, states);
     const loads = own.flatMap((batch) =>
-      batch.loads.map((load): DayLoad => {
+      batch.loads.flatMap((load): DayLoad[] => {
+        // What goes in with another is told there.
+        if (hostOf(load, own)) return [];
         const state = states.get(load.id) as LoadState;
         const cannerId = state.cannerId ?? current?.cannerOf[load.id] ?? load.cannerId ?? batch.cannerId;
-        return { ...load, batch, phase: state.phase, cannerId };
+        const guests = guestsOf(load.id, own);
+        return [{ ...load, batch, guests, minutes: minutesOf(batch, load, own), phase: state.phase, cannerId }];
       }),
     );
     return {

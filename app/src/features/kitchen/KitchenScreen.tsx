@@ -159,7 +159,7 @@ function NextList({ running, following }: { running: RunningLoad; following?: Fo
       ))}
       {clock.kind === 'cooling' && (
         <Words tone="milk-2" className="px-4 py-3">
-          {countJars(state.jars, batch.jar)} an inch apart on a towel. Never tighten bands now.
+          {countJars(state.jars + running.besides, batch.jar)} an inch apart on a towel. Never tighten bands now.
         </Words>
       )}
     </View>

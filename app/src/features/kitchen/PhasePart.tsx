@@ -28,7 +28,7 @@ interface PhasePartProps {
 /** The pot of one phase, and the one thing that can be done now. */
 export function PhasePart({ running, clock, now, following, onTap }: PhasePartProps) {
   const { order, batch, state } = running;
-  const said = methodWords(batch);
+  const said = methodWords({ ...batch, processMinutes: order.processMinutes });
   const tallPx = useIsWide() ? 360 : 262;
   switch (clock.kind) {
     case 'planned':
@@ -89,7 +89,11 @@ export function PhasePart({ running, clock, now, following, onTap }: PhasePartPr
         <>
           <Pot heightPx={tallPx} rim={COLOURS.restDark}>
             <Numerals>{countdown(clock.leftMs)}</Numerals>
-            <Line>{clock.timeIsUp ? `Lift out ${countJars(state.jars, batch.jar)}, straight up` : said.resting}</Line>
+            <Line>
+              {clock.timeIsUp
+                ? `Lift out ${countJars(state.jars + running.besides, batch.jar)}, straight up`
+                : said.resting}
+            </Line>
             <Line>{clock.timeIsUp ? said.liftOutNote : `jars out at ${clockTime(clock.endsAt)}`}</Line>
           </Pot>
           <KitchenKey look="milk" words="Jars are out" disabled={!clock.mayLiftOut} onPress={() => onTap('jars-out')} />

@@ -19,14 +19,14 @@ export interface FollowingLoad {
 
 /** What comes after what is on now, with its clock time where that is known; three at most. */
 export function nextSteps(
-  { batch, order, state }: Omit<RunningLoad, 'load'>,
+  { batch, order, state, besides }: Omit<RunningLoad, 'load'>,
   clock: LoadClock,
   following?: FollowingLoad,
 ): NextStep[] {
-  const said = methodWords(batch);
+  const said = methodWords({ ...batch, processMinutes: order.processMinutes });
   const rest = `${order.restMinutes} min`;
   const restMs = order.restMinutes * 60_000;
-  const out = { words: `Lift out ${countJars(state.jars, batch.jar)}` };
+  const out = { words: `Lift out ${countJars(state.jars + besides, batch.jar)}` };
   const cool = { when: 'after', words: 'Cool 12 to 24 h, then press the lids' };
   const then = following
     ? [{ when: 'then', words: `Load ${following.number}: ${countJars(following.jars, following.jar)}` }]

@@ -1,7 +1,9 @@
 import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
+import { guestsOf } from '@hoddle/core/day/sharedLoad';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { type LoadOrder, type LoadPhase, loadState, type LoadState } from '@hoddle/core/kitchen/loadState';
+import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { useMemo } from 'react';
 import { useHousehold } from '@/store/useHousehold';
 
@@ -10,14 +12,18 @@ export interface RunningLoad {
   readonly load: PlannedLoad;
   readonly order: LoadOrder;
   readonly state: LoadState;
+  /** Jars of other batches that go in and come out with it. */
+  readonly besides: number;
 }
 
-/** Where a load stands, from everything told of it. */
-export function stateOf(batch: Batch, load: PlannedLoad, events: readonly KitchenEvent[]): LoadState {
-  return loadState(
-    loadOrder(batch, load),
-    events.filter(({ loadId }) => loadId === load.id),
-  );
+/** Where a load stands, from everything told of it and of the one it goes in with. */
+export function stateOf(
+  batch: Batch,
+  load: PlannedLoad,
+  batches: readonly Batch[],
+  events: readonly KitchenEvent[],
+): LoadState {
+  return loadState(loadOrder(batch, load, batches), toldOf(load, batches, events));
 }
 
 /** Every load of the household with its state, in the order of their batches. */
@@ -29,17 +35,21 @@ export function useLoads(): RunningLoad[] {
         batch.loads.map((load) => ({
           batch,
           load,
-          order: loadOrder(batch, load),
-          state: stateOf(batch, load, events),
+          order: loadOrder(batch, load, batches),
+          state: stateOf(batch, load, batches, events),
+          besides: guestsOf(load.id, batches).reduce((sum, guest) => sum + guest.load.jars, 0),
         })),
       ),
     [batches, events],
   );
 }
 
-/** One load, or undefined when there is none of this id. */
+/** One load, or the one it goes in with; undefined when there is none of this id. */
 export function useLoad(loadId: string): RunningLoad | undefined {
-  return useLoads().find(({ load }) => load.id === loadId);
+  const loads = useLoads();
+  const asked = loads.find(({ load }) => load.id === loadId);
+  const host = asked?.load.withLoadId;
+  return loads.find(({ load }) => host !== undefined && load.id === host) ?? asked;
 }
 
 /** Phases in which a load occupies its canner. */

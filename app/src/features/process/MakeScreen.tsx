@@ -172,6 +172,9 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                     method={method}
                     keepsDays={daysLeft(item)}
                     refrigeratorDays={refrigeratorDays(product)}
+                    startAt={draft.startAt}
+                    sharedId={draft.sharedId}
+                    onShare={draft.setSharedId}
                   />
                 )}
                 <View>

@@ -8,10 +8,12 @@ import { restMinutes } from '@hoddle/core/canner/restMinutes';
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { CANNER_STEPS } from '@hoddle/core/handbook/steps';
 import { type Method } from '@hoddle/core/process/method';
+import { isSameDay } from 'date-fns';
 import { View } from 'react-native';
 import { useDay } from '@/features/day/useDay';
 import { useHousehold } from '@/store/useHousehold';
 import { duration } from '@/ui/clockWords';
+import { CheckRow } from '@/ui/CheckRow';
 import { Words } from '@/ui/Words';
 
 const MINUTE_MS = 60_000;
@@ -32,12 +34,17 @@ interface OddJarsPartProps {
   keepsDays: number;
   /** Days the product keeps in the refrigerator, where it has such a class. */
   refrigeratorDays?: number;
+  /** When the batch begins: only loads of that day can be shared. */
+  startAt: number;
+  /** The load they go in with, where the cook has asked for it. */
+  sharedId?: string;
+  onShare: (loadId: string | undefined) => void;
 }
 
 /** The odd jars of the last load: each way out with what it costs, the least canner time first. */
 export function OddJarsPart(props: OddJarsPartProps) {
   const { canner, jar, jars, layers, pack, method, altitudeFt, keepsDays, refrigeratorDays } = props;
-  const { processMinutes, pressurePsi } = props;
+  const { processMinutes, pressurePsi, startAt, sharedId, onShare } = props;
   // Only layers that are begun are set in.
   const places = inLayers(jars, props.places, layers).reduce((sum, layer) => sum + layer.places, 0);
   const day = useDay();
@@ -47,11 +54,12 @@ export function OddJarsPart(props: OddJarsPartProps) {
     mid(CANNER_STEPS.load) + heating.p50 + mid(restMinutes(method, jar)) + mid(CANNER_STEPS.unload),
   );
   // Only beside jars of their own size: what a rack takes of two sizes at once is tried by hand.
-  const open = (day?.loads ?? []).flatMap(({ id, batch, jars: taken, phase }): OpenLoad[] => {
+  const open = (day?.loads ?? []).flatMap(({ id, batch, jars: own, guests, minutes, phase }): OpenLoad[] => {
     const capacity = capacityOf(canner, jar, { method: batch.method, ownJars });
     if (phase !== 'planned' || batch.jar !== jar || capacity.kind === 'refusal') return [];
-    const { processMinutes: minutes, pressurePsi: psi } = batch;
-    const free = capacity.jars - taken;
+    if (!isSameDay(batch.startAt, startAt)) return [];
+    const { pressurePsi: psi } = batch;
+    const free = capacity.jars - guests.reduce((sum, { load }) => sum + load.jars, own);
     return [{ loadId: id, method: batch.method, minutes, free, ...(psi !== undefined && { pressurePsi: psi }) }];
   });
   const waterL = waterLitres(canner, { jar, jars: places, processMinutes, method }) ?? 0;
@@ -73,7 +81,16 @@ export function OddJarsPart(props: OddJarsPartProps) {
       <View role="list">
         {choices.map((choice) => (
           <View key={keyOf(choice)} role="listitem" className="border-t border-hair py-1">
-            <Words size="label">{choiceWords(choice, loadWords)}</Words>
+            {choice.kind === 'share' ? (
+              <CheckRow
+                words={choiceWords(choice, loadWords)}
+                note={choice.note}
+                checked={choice.withLoadId === sharedId}
+                onPress={() => onShare(choice.withLoadId === sharedId ? undefined : choice.withLoadId)}
+              />
+            ) : (
+              <Words size="label">{choiceWords(choice, loadWords)}</Words>
+            )}
           </View>
         ))}
       </View>
@@ -91,7 +108,7 @@ function choiceWords(choice: OddJarsChoice, loadWords: (id: string) => string): 
     case 'runShort':
       return `Run it short: ${hours(choice.occupiedMin)} of the canner, ${Math.round(choice.waterL)} litres of water, ${choice.spacers} spacers.`;
     case 'share':
-      return `Share ${loadWords(choice.withLoadId)}, all at ${choice.minutes} min: saves ${hours(choice.savedMin)}. ${choice.note ?? ''}`.trim();
+      return `Share ${loadWords(choice.withLoadId)}, all at ${choice.minutes} min: saves ${hours(choice.savedMin)}.`;
     case 'hold':
       return `Hold the produce, uncut: it keeps ${choice.days} ${choice.days === 1 ? 'day' : 'days'} more. Saves ${hours(choice.savedMin)} today.`;
     case 'refrigerate':

@@ -16,6 +16,8 @@ export interface BatchWish {
   readonly cannerId: string;
   /** Jars of each load. */
   readonly loads: readonly number[];
+  /** A load of another batch that the last one goes in with. */
+  readonly withLoadId?: string;
   readonly uses: readonly PickUse[];
   readonly startAt: number;
 }
@@ -26,7 +28,7 @@ export interface BatchWish {
  * @param newId makes the id of the batch and of each load, from a word that tells them apart
  */
 export function batchOf(
-  { product, jar, method, cannerId, loads, uses, startAt }: BatchWish,
+  { product, jar, method, cannerId, loads, withLoadId, uses, startAt }: BatchWish,
   { altitudeFt }: Household,
   pages: HouseholdPages,
   newId: (of: string) => string,
@@ -43,7 +45,12 @@ export function batchOf(
     cannerId,
     startAt,
     uses,
-    loads: loads.map((jars, i) => ({ id: newId(`load ${i + 1}`), number: i + 1, jars })),
+    loads: loads.map((jars, i) => ({
+      id: newId(`load ${i + 1}`),
+      number: i + 1,
+      jars,
+      ...(withLoadId !== undefined && i === loads.length - 1 && { withLoadId }),
+    })),
   };
 }
 

@@ -27,6 +27,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const learned = useLearned();
   const [jar, setJar] = useState(firstJar);
   const [style, setStyle] = useState<LoadStyle>('full');
+  const [sharedId, setSharedId] = useState<string>();
   const [asked, setAsked] = useState<number>();
   const [startAt, setStartAt] = useState(() => nextQuarter(householdNow()));
   const [way, setMethod] = useState<Method>();
@@ -47,8 +48,20 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
 
   const batchWith = (counts: readonly number[], newId: (of: string) => string): Batch | undefined =>
     canner &&
-    batchOf({ product, jar, method, cannerId: canner.id, loads: counts, uses, startAt }, household, pages, newId);
+    batchOf(
+      { product, jar, method, cannerId: canner.id, loads: counts, withLoadId: sharedId, uses, startAt },
+      household,
+      pages,
+      newId,
+    );
 
+  /** Other jars, another way or another time: whether the last of them still fit beside others is asked anew. */
+  const changed =
+    <Value>(change: (value: Value) => void) =>
+    (value: Value) => {
+      setSharedId(undefined);
+      change(value);
+    };
   /** Both ways of parting the loads, where they differ; their ids are not kept. */
   const parted = perLoad && jars > perLoad && jars % perLoad !== 0 ? LOAD_STYLES : [];
   const drafts = parted.flatMap((each) => batchWith(splitLoads(jars, perLoad ?? jars, each), (of) => of) ?? []);
@@ -69,17 +82,19 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     usedKg,
     /** Of a formula. */
     pots: made.kind === 'estimate' ? made.pots : undefined,
-    setStyle,
-    setMethod: (next: Method) => {
+    sharedId,
+    setSharedId,
+    setStyle: changed(setStyle),
+    setMethod: changed((next: Method) => {
       setMethod(next);
       setAsked(undefined);
-    },
-    setJar: (next: JarSize) => {
+    }),
+    setJar: changed((next: JarSize) => {
       setJar(next);
       setAsked(undefined);
-    },
-    setJars: setAsked,
-    moveStart: (steps: number) => setStartAt((at) => at + steps * STEP_MS),
+    }),
+    setJars: changed(setAsked),
+    moveStart: changed((steps: number) => setStartAt((at) => at + steps * STEP_MS)),
     /** When the day would be over, by the way the loads are parted; empty where there is one way only. */
     endsAt: new Map(parted.map((each, i) => [each, ends[i]])),
     toBatch: () => batchWith(loads, () => uuidV7()),

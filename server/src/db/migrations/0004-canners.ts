@@ -19,4 +19,6 @@ export async function up(db: QueryInterface): Promise<void> {
   // Pressure canning only.
   await db.addColumn('batches', 'pressure_psi', { type: INTEGER, allowNull: true });
   await db.addColumn('loads', 'canner_id', { type: STRING(36), allowNull: true });
+  // The load of another batch that it goes in with.
+  await db.addColumn('loads', 'with_load_id', { type: STRING(36), allowNull: true });
 }
