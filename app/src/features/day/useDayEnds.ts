@@ -6,14 +6,16 @@ import { type DayEnd } from '@/workers/dayEnd';
 import { batchesOf, dayQuestion, keyOf, statesOf } from './dayQuestion';
 
 const MINUTE_MS = 60_000;
+export type DayEndsAt = number | 'none' | undefined;
+
 /** A cook who presses a key again has not made up her mind yet. */
 const SETTLE_MS = 400;
 
 /**
  * When the day would be over with each of some drafts of a batch beside what is planned for it, epoch milliseconds; looked
- * for in a worker, undefined until it is found.
+ * for in a worker, undefined until it is found, "none" where no plan was.
  */
-export function useDayEnds(drafts: readonly Batch[]): readonly (number | undefined)[] {
+export function useDayEnds(drafts: readonly Batch[]): readonly DayEndsAt[] {
   const { batches, events, household, picks, lotChanges } = useHousehold();
   const questions = useMemo(() => {
     const states = statesOf(batches, events);
@@ -34,9 +36,10 @@ export function useDayEnds(drafts: readonly Batch[]): readonly (number | undefin
     );
   }, [asked]);
   return questions.map(({ batches: own }, i) => {
-    const end = found.of?.key === key ? found.ends.find(({ index }) => index === i)?.endMin : undefined;
+    const end = found.of?.key === key ? found.ends.find(({ index }) => index === i) : undefined;
     const first = own[0];
-    return end === undefined || !first ? undefined : first.startAt + end * MINUTE_MS;
+    if (!end || !first) return undefined;
+    return end.endMin === undefined ? 'none' : first.startAt + end.endMin * MINUTE_MS;
   });
 }
 

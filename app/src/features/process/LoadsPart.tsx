@@ -2,6 +2,7 @@ import { type Canner } from '@hoddle/core/canner/canner';
 import { type LoadStyle } from '@hoddle/core/canner/splitLoads';
 import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { View } from 'react-native';
+import { type DayEndsAt } from '@/features/day/useDayEnds';
 import { Choice } from '@/ui/Choice';
 import { clockTimeFrom } from '@/ui/clockWords';
 import { type Mark } from '@/ui/colours';
@@ -19,7 +20,7 @@ interface LoadsPartProps {
   canner: Canner;
   style: LoadStyle;
   /** When the day would be over with each way of parting them, while there is more than one; undefined until found. */
-  endsAt: ReadonlyMap<LoadStyle, number | undefined>;
+  endsAt: ReadonlyMap<LoadStyle, DayEndsAt>;
   startAt: number;
   onStyle: (style: LoadStyle) => void;
   onJars: (jars: number) => void;
@@ -80,6 +81,7 @@ export function LoadsPart({
   );
 }
 
-function endWords(at: number | undefined, startAt: number): string {
+function endWords(at: DayEndsAt, startAt: number): string {
+  if (at === 'none') return 'no plan found';
   return at === undefined ? 'day over at ...' : `day over ${clockTimeFrom(at, startAt)}`;
 }

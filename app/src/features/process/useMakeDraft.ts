@@ -46,10 +46,14 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const usedKg = uses.reduce((sum, use) => sum + use.massKg, 0);
   const made = estimateJars(item.crop, usedKg, product.product, jar, learned);
 
-  const batchWith = (counts: readonly number[], newId: (of: string) => string): Batch | undefined =>
+  const batchWith = (
+    counts: readonly number[],
+    withLoadId: string | undefined,
+    newId: (of: string) => string,
+  ): Batch | undefined =>
     canner &&
     batchOf(
-      { product, jar, method, cannerId: canner.id, loads: counts, withLoadId: sharedId, uses, startAt },
+      { product, jar, method, cannerId: canner.id, loads: counts, withLoadId, uses, startAt },
       household,
       pages,
       newId,
@@ -64,7 +68,11 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     };
   /** Both ways of parting the loads, where they differ; their ids are not kept. */
   const parted = perLoad && jars > perLoad && jars % perLoad !== 0 ? LOAD_STYLES : [];
-  const drafts = parted.flatMap((each) => batchWith(splitLoads(jars, perLoad ?? jars, each), (of) => of) ?? []);
+  const drafts = parted.flatMap(
+    (each) =>
+      // Only what is left over from full loads goes in with others.
+      batchWith(splitLoads(jars, perLoad ?? jars, each), each === 'full' ? sharedId : undefined, (of) => of) ?? [],
+  );
   const ends = useDayEnds(drafts);
 
   return {
@@ -97,6 +105,6 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     moveStart: changed((steps: number) => setStartAt((at) => at + steps * STEP_MS)),
     /** When the day would be over, by the way the loads are parted; empty where there is one way only. */
     endsAt: new Map(parted.map((each, i) => [each, ends[i]])),
-    toBatch: () => batchWith(loads, () => uuidV7()),
+    toBatch: () => batchWith(loads, sharedId, () => uuidV7()),
   };
 }
