@@ -34,3 +34,8 @@ export interface Batch {
   readonly uses: readonly PickUse[];
   readonly loads: readonly PlannedLoad[];
 }
+
+/** Jars of all its loads. */
+export function jarsOf({ loads }: Pick<Batch, 'loads'>): number {
+  return loads.reduce((sum, { jars }) => sum + jars, 0);
+}

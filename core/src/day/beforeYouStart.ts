@@ -1,7 +1,7 @@
 import { JARS, type JarSize } from '../handbook/jars';
 import { productRow } from '../handbook/products';
 import { stepOf } from '../handbook/steps';
-import { type Batch } from './batch';
+import { type Batch, jarsOf } from './batch';
 
 /** Spare jars and lids, since one in twenty or so is chipped or does not seal. Common practice. */
 const SPARE_PART = 0.1;
@@ -41,8 +41,9 @@ const TOOL_WORDS: Readonly<Record<string, string>> = {
 /** The list before a day, from its batches: common practice. */
 export function beforeYouStart(batches: readonly Batch[]): BeforeYouStart {
   const counts = new Map<JarSize, number>();
-  for (const { jar, loads } of batches) {
-    counts.set(jar, (counts.get(jar) ?? 0) + loads.reduce((sum, load) => sum + load.jars, 0));
+  for (const batch of batches) {
+    const { jar } = batch;
+    counts.set(jar, (counts.get(jar) ?? 0) + jarsOf(batch));
   }
   const jars = [...counts].map(([jar, count]) => ({
     jar,

@@ -6,7 +6,7 @@ import { productRow } from '../handbook/products';
 import { CANNER_STEPS, READY_JARS, type Step, stepOf } from '../handbook/steps';
 import { KG_PER_LB } from '../measure/amount';
 import { type Range } from '../measure/range';
-import { type Batch, type PlannedLoad } from './batch';
+import { type Batch, jarsOf, type PlannedLoad } from './batch';
 import { cannerWords } from './cannerWords';
 import { daySequence } from './daySequence';
 import {
@@ -334,10 +334,6 @@ function jarPace(jar: JarSize): 'halfPint' | 'pint' | 'quart' {
   const { nominalFlOz } = JARS[jar];
   if (nominalFlOz <= JARS['half-pint'].nominalFlOz) return 'halfPint';
   return nominalFlOz <= JARS.pint.nominalFlOz ? 'pint' : 'quart';
-}
-
-function jarsOf({ loads }: Batch): number {
-  return loads.reduce((sum, load) => sum + load.jars, 0);
 }
 
 function poundsOf({ uses }: Batch): number {

@@ -101,7 +101,8 @@ function UnderPressure({ canner }: { canner: Canner }) {
 }
 
 function TooShallow({ canner, batch }: { canner: Canner; batch: Batch }) {
-  const depth = waterDepth(canner, batch.jar, batch.processMinutes);
+  const own = useHousehold().household.ownJars.find(({ size }) => size === batch.jar);
+  const depth = waterDepth(canner, batch.jar, batch.processMinutes, own);
   const missing = depth.kind === 'tooShallow' ? ` by ${printFraction(depth.missingIn)} in` : '';
   return <Words weight={700}>Too shallow{missing}: take a deeper canner.</Words>;
 }

@@ -1,5 +1,5 @@
 import { type CannerMethod, isPressure } from '@hoddle/core/canner/canner';
-import { type Batch } from '@hoddle/core/day/batch';
+import { type Batch, jarsOf } from '@hoddle/core/day/batch';
 import { beforeYouStart } from '@hoddle/core/day/beforeYouStart';
 import { madeBefore } from '@hoddle/core/day/daySequence';
 import { countJars } from '@hoddle/core/handbook/jars';
@@ -80,7 +80,7 @@ function BatchDoses({ batch }: { batch: Batch }) {
   const pages = usePages();
   const row = findTestedRow(batch, pages);
   const product = productRow(batch.product);
-  const jars = batch.loads.reduce((sum, load) => sum + load.jars, 0);
+  const jars = jarsOf(batch);
   return (
     <Part title={product.name}>
       {row.kind === 'testedRow' && <DosePart row={row} jar={batch.jar} jars={jars} />}

@@ -1,4 +1,4 @@
-import { type Batch } from '@hoddle/core/day/batch';
+import { type Batch, jarsOf } from '@hoddle/core/day/batch';
 import { countJars, isJarSize } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { formulasOf } from '@hoddle/core/handbook/recipes';
@@ -21,7 +21,7 @@ export function FormulaLines({ batch }: { batch: Batch }) {
   const massKg = batch.uses.reduce((sum, use) => sum + use.massKg, 0);
   const estimate = crop && estimateJars(crop, massKg, batch.product, batch.jar, learned);
   const pots = estimate?.kind === 'estimate' ? estimate.pots : undefined;
-  const jars = batch.loads.reduce((sum, load) => sum + load.jars, 0);
+  const jars = jarsOf(batch);
   const brine = brineFor(product, batch.jar, jars);
   return (
     <>

@@ -1,3 +1,4 @@
+import { jarsOf } from '@hoddle/core/day/batch';
 import { productRow } from '@hoddle/core/handbook/products';
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
 import { countJars } from '@hoddle/core/handbook/jars';
@@ -76,7 +77,7 @@ function SplitAnew({ day }: { day: Day }) {
     if (!canner || capacity?.kind !== 'holds' || begun || batch.loads.every(({ jars }) => jars <= capacity.jars)) {
       return null;
     }
-    const jars = batch.loads.reduce((sum, load) => sum + load.jars, 0);
+    const jars = jarsOf(batch);
     const loads = splitLoads(jars, capacity.jars, 'full').map((count, i) => ({
       id: uuidV7(),
       number: i + 1,

@@ -1,4 +1,4 @@
-import { type Canner } from '@hoddle/core/canner/canner';
+import { type Canner, type OwnJar } from '@hoddle/core/canner/canner';
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { cannerWords } from '@hoddle/core/day/cannerWords';
 import { inLayers, type Layer } from '@hoddle/core/canner/layers';
@@ -102,7 +102,7 @@ function finishWords(day: Day): string {
 }
 
 function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Day }) {
-  const { canners } = useHousehold().household;
+  const { canners, ownJars } = useHousehold().household;
   const start = day.tasks.find(({ task }) => task.loadId === load.id && task.kind === 'load');
   const at = start ? clockTimeFrom(day.startAt + start.startMin * 60_000, day.startAt) : '';
   const toKitchen = load.phase !== 'planned' && load.phase !== 'checked';
@@ -135,7 +135,7 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
         <LoadMapDrawing
           canner={vessel}
           jar={load.batch.jar}
-          {...lowerLayer(vessel, load)}
+          {...lowerLayer(vessel, load, ownJars)}
           hue={hueOfProduct(load.batch.product).hue}
           pxPerIn={MAP_PX / vessel.insideDiameterIn}
         />
@@ -156,8 +156,8 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
 const MAP_PX = 88;
 
 /** As many places as the rack takes, and never fewer than the load has jars; of two layers the lower one. */
-function lowerLayer(canner: Canner, { jars, guests, batch }: DayLoad): Layer {
-  const capacity = capacityOf(canner, batch.jar, { method: batch.method });
+function lowerLayer(canner: Canner, { jars, guests, batch }: DayLoad, ownJars: readonly OwnJar[]): Layer {
+  const capacity = capacityOf(canner, batch.jar, { method: batch.method, ownJars });
   const all = jars + guests.reduce((sum, { load }) => sum + load.jars, 0);
   if (capacity.kind !== 'holds') return { jars: all, places: all };
   return inLayers(all, Math.max(all, capacity.jars), capacity.layers)[0] as Layer;

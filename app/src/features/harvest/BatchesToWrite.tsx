@@ -1,7 +1,7 @@
 import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { useRouter } from 'expo-router';
-import { type Batch } from '@hoddle/core/day/batch';
+import { type Batch, jarsOf } from '@hoddle/core/day/batch';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useLoads } from '@/features/kitchen/useLoad';
@@ -44,11 +44,7 @@ export function BatchesToWrite() {
           className="min-h-[56px] justify-center border-t border-hair py-1"
         >
           <Words weight={700} tone="cobalt">
-            {countJars(
-              batch.loads.reduce((sum, load) => sum + load.jars, 0),
-              batch.jar,
-            )}{' '}
-            {productRow(batch.product).name.toLowerCase()}
+            {countJars(jarsOf(batch), batch.jar)} {productRow(batch.product).name.toLowerCase()}
           </Words>
           <Words size="small" tone="ink-2">
             {dayAndDate(batch.startAt)}, not written down yet

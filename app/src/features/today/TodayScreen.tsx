@@ -1,3 +1,4 @@
+import { jarsOf } from '@hoddle/core/day/batch';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { productRow } from '@hoddle/core/handbook/products';
@@ -66,7 +67,7 @@ function DayPlate({ day, now }: { day: Day; now: number }) {
   const running = day.loads.find(({ phase }) => ['heating', 'boiling', 'resting'].includes(phase));
   const next = running ?? day.loads.find(({ phase }) => phase === 'planned');
   if (!next) return null;
-  const jars = day.loads.reduce((sum, load) => sum + load.jars, 0);
+  const jars = day.batches.reduce((sum, batch) => sum + jarsOf(batch), 0);
   const count = `${day.loads.length} ${day.loads.length === 1 ? 'load' : 'loads'}`;
   const when = isSameDay(day.startAt, now) ? 'Today' : weekday(day.startAt);
   const open = () =>
@@ -91,11 +92,7 @@ function DayPlate({ day, now }: { day: Day; now: number }) {
           <View key={batch.id} className="flex-row items-center gap-3">
             <JarDrawing size={batch.jar} quartPx={38} look="planned" {...hueOfProduct(batch.product)} />
             <Words weight={600} className="flex-1">
-              {countJars(
-                batch.loads.reduce((sum, load) => sum + load.jars, 0),
-                batch.jar,
-              )}{' '}
-              {productRow(batch.product).name.toLowerCase()}
+              {countJars(jarsOf(batch), batch.jar)} {productRow(batch.product).name.toLowerCase()}
             </Words>
           </View>
         ))}
@@ -138,7 +135,7 @@ function NextPlate({ item, now }: { item: CropOnHand; now: number }) {
 function ToWriteDown() {
   const batch = useUnwritten().at(-1);
   if (!batch) return null;
-  const jars = batch.loads.reduce((sum, load) => sum + load.jars, 0);
+  const jars = jarsOf(batch);
   return (
     <RowLink
       href={{ pathname: '/harvest/batch', params: { batch: batch.id } }}
