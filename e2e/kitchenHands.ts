@@ -40,6 +40,18 @@ export function kitchenHands(page: Page, address: string) {
       }
       await this.press('Picked');
     },
+    /** On the screen of a load: every jar looked at, and into the canner. */
+    async loadIn(words: string | RegExp) {
+      await this.press('All of these are done');
+      await this.press(words);
+    },
+    /** Starts the clock of a load; asked whether it can boil already, says yes. */
+    async boils(words: string | RegExp) {
+      await this.press(words);
+      const sure = key('It boils fully');
+      await page.waitForTimeout(300);
+      if (await sure.isVisible()) await this.press('It boils fully');
+    },
     /** Minutes and seconds on the pot, in seconds. */
     async secondsLeft(): Promise<number> {
       const [minutes = NaN, seconds = NaN] = (await page.getByRole('timer').innerText()).split(':').map(Number);

@@ -13,6 +13,17 @@ const Jars = v.pipe(
   v.maxValue(40, 'must be at most 40'),
 );
 
+/** One canner load of a batch. */
+export const PlannedLoadSchema = v.object({
+  id: Id,
+  number: v.pipe(v.number(), v.integer(), v.minValue(1)),
+  jars: Jars,
+  /** Where it differs from the batch's. */
+  cannerId: v.optional(Id),
+  /** It goes in with this load of another batch. */
+  withLoadId: v.optional(Id),
+});
+
 /** The body of `POST /api/batches`. The minutes are held against the handbook by the server. */
 export const BatchSchema = v.object({
   id: Id,
@@ -28,19 +39,11 @@ export const BatchSchema = v.object({
   startAt: Time,
   /** What goes into the pot, where the cook wrote it down: held against the formula. */
   ingredients: v.optional(Ingredients),
+  /** The batch whose unsealed jars are processed again in it. */
+  againOf: v.optional(Id),
   uses: v.pipe(v.array(v.object({ pickId: Id, massKg: Kg, softKg: Kg })), v.maxLength(200)),
   loads: v.pipe(
-    v.array(
-      v.object({
-        id: Id,
-        number: v.pipe(v.number(), v.integer(), v.minValue(1)),
-        jars: Jars,
-        /** Where it differs from the batch's. */
-        cannerId: v.optional(Id),
-        /** It goes in with this load of another batch. */
-        withLoadId: v.optional(Id),
-      }),
-    ),
+    v.array(PlannedLoadSchema),
     v.minLength(1, 'must hold at least one load'),
     v.maxLength(60, 'are more than one day takes'),
   ),

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { FAULTS } from '@hoddle/core/yields/batchRecord';
 import { Crop, Jar, Product } from './crop';
 import { Id, Time } from './id';
 import { AnyKg, SomeKg } from './mass';
@@ -10,6 +11,9 @@ const Count = v.pipe(
   v.maxValue(500, 'is more than one day takes'),
 );
 const Part = v.pipe(v.number(), v.gtValue(0, 'must be above 0'), v.ltValue(1, 'must be under a whole jar'));
+
+/** As the household calls it. */
+const Make = v.optional(v.pipe(v.string(), v.trim(), v.maxLength(40, 'is too long')), '');
 
 /** The body of `POST /api/batch-records`: produce in, jars out. */
 export const BatchRecordSchema = v.object({
@@ -28,5 +32,9 @@ export const BatchRecordSchema = v.object({
   partJar: v.nullable(v.object({ jar: Jar, part: Part })),
   madeAt: Time,
   note: v.pipe(v.string(), v.trim(), v.maxLength(400, 'is too long')),
+  jarMake: Make,
+  lidMake: Make,
+  leftoverMl: v.optional(v.pipe(v.number(), v.minValue(0, 'must be 0 or more'), v.maxValue(50_000, 'is too much')), 0),
+  faults: v.optional(v.pipe(v.array(v.picklist(FAULTS)), v.maxLength(FAULTS.length)), []),
   learnFrom: v.boolean('must be true or false'),
 });

@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { BatchSchema } from './batch';
 import { BatchRecordSchema } from './batchRecord';
 import { CheckedRow } from './checkedRow';
+import { DayEventSchema } from './dayEvent';
 import { GardenLookSchema, PlantingSchema } from './garden';
 import { Household } from './household';
 import { HouseholdSourceSchema } from './householdSource';
@@ -26,6 +27,7 @@ export const HouseholdState = v.object({
   batchRecords: v.array(BatchRecordSchema),
   batches: v.array(BatchSchema),
   events: v.array(KitchenEventSchema),
+  dayEvents: v.array(DayEventSchema),
   lots: v.array(JarLotSchema),
   movements: v.array(MovementSchema),
   checkedRows: v.array(CheckedRow),

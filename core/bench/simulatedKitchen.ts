@@ -1,6 +1,6 @@
 import { type ProduceId } from '../src/handbook/produce';
 import { type ProductId } from '../src/handbook/products';
-import { type BatchRecord } from '../src/yields/batchRecord';
+import { type BatchRecord, NOTHING_MORE } from '../src/yields/batchRecord';
 import { printedYield } from '../src/yields/printedYield';
 import { KG_PER_LB } from '../src/measure/amount';
 import { type Chance } from './chance';
@@ -77,6 +77,7 @@ export function simulateKitchen(chance: Chance, far: Far = 'household'): Simulat
         partJar: { jar: 'quart', part: Math.round((quarts - count) * 4) / 4 },
         madeAt: at,
         note: '',
+        ...NOTHING_MORE,
         learnFrom: true,
       };
     },

@@ -75,10 +75,10 @@ test('a basket of tomatoes becomes jars on the shelf', async ({ page }) => {
   });
 
   await test.step('6. the first load: the clock is right after a reload, a lost boil and a server killed', async () => {
-    await hands.press('Start');
+    await page.getByRole('link', { name: /^Load 1, 7 quarts/ }).click();
     await watch.fits();
-    await hands.press('7 quarts are in, heat it');
-    await hands.press('It boils: start 55 min');
+    await hands.loadIn('7 quarts are in, heat it');
+    await hands.boils('It boils: start 55 min');
     await expect.poll(hands.secondsLeft).toBeGreaterThan(55 * 60 - 20);
     await page.waitForTimeout(2_500);
     const left = await hands.secondsLeft();
@@ -115,8 +115,8 @@ test('a basket of tomatoes becomes jars on the shelf', async ({ page }) => {
 
   for (const load of [2, 3]) {
     await test.step(`6. load ${load} follows`, async () => {
-      await hands.press(`Next: load ${load}`);
-      await hands.press('7 quarts are in, heat it');
+      await hands.press(`Load ${load} into it`);
+      await hands.loadIn('7 quarts are in, heat it');
       await hands.pass('+20 min');
       await hands.press('It boils: start 55 min');
       await hands.pass('+1 h');

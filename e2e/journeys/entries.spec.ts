@@ -150,8 +150,8 @@ for (const [crop, product, jars, minutes] of [
     await part.getByRole('link', { name: new RegExp(`${jars}, likely .*${minutes} min`) }).click();
     await hands.press(/^Plan \d+/);
     await page.getByRole('link', { name: new RegExp(`^Load 1, .*${product}.*${minutes} min boil`, 'i') }).click();
-    await hands.press(/are in, heat it/);
-    await hands.press(`It boils: start ${minutes} min`);
+    await hands.loadIn(/are in, heat it/);
+    await hands.boils(`It boils: start ${minutes} min`);
     await expect.poll(hands.secondsLeft).toBeGreaterThan(minutes * 60 - 10);
     watch.calm();
   });

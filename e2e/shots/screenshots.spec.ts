@@ -35,9 +35,9 @@ test('pictures of the main views', async ({ page }) => {
   await page.getByText('likely done').waitFor();
   await shoot(page, 'day');
   await wide(page, 'day-wide');
-  await hands.press('Start');
+  await page.getByRole('link', { name: /^Load 1, 7 quarts/ }).click();
   await shoot(page, 'load');
-  await hands.press('7 quarts are in, heat it');
+  await hands.loadIn('7 quarts are in, heat it');
   await hands.pass('+20 min');
   await hands.press('It boils: start 55 min');
   await hands.pass('+20 min');

@@ -1,6 +1,7 @@
 import { type Server } from 'node:http';
 import { resolve } from 'node:path';
 import pino from 'pino';
+import { Changes } from './changes';
 import { systemClock } from './clock';
 import { UnusableFile } from './db/checkFile';
 import { openDatabase } from './db/openDatabase';
@@ -27,10 +28,12 @@ const db = await openDatabase(file).catch((error: unknown) =>
 
 const searches = schedulePool(resolve(import.meta.dirname, 'scheduleAnswer.js'));
 
-const server: Server = createServer({ db, clock: systemClock, log, schedule: searches.schedule, appFolder }).listen(
-  port,
-  host,
-);
+const changes = new Changes();
+
+const server: Server = createServer({
+  ...{ db, clock: systemClock, log, changes, appFolder },
+  schedule: searches.schedule,
+}).listen(port, host);
 
 server.once('listening', () => {
   const address = server.address();
@@ -47,6 +50,7 @@ server.once('error', (error: NodeJS.ErrnoException) => {
 const GRACE_MS = 2_000;
 
 async function stop(): Promise<void> {
+  changes.close();
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
   await new Promise((closed) => server.close(closed));

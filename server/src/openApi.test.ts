@@ -6,6 +6,7 @@ import { EXAMPLES } from '@hoddle/contract/openapi/examples';
 import { openApiDocument } from '@hoddle/contract/openapi/openApiDocument';
 import { OPERATIONS } from '@hoddle/contract/openapi/operations';
 import { repliesChecked } from './openApiChecker';
+import { Changes } from './changes';
 import { createServer } from './server';
 import { startServer } from './testServer';
 
@@ -38,6 +39,7 @@ test('every route of the server is in the document, and nothing else', () => {
     clock: { now: () => 0 },
     log: pino({ level: 'silent' }),
     schedule: () => Promise.resolve({ kind: 'notFound' }),
+    changes: new Changes(),
     appFolder: '/nowhere',
   });
   walk((express as unknown as { router: { stack: Layer[] } }).router.stack);
@@ -67,7 +69,8 @@ test('every operation answers its own example as the document says', async () =>
   const order = ['/picks', '/plantings/{id}', '/batches', '/kitchen/events'];
   const operations = [...OPERATIONS].sort((a, b) => placeIn(order, a.path) - placeIn(order, b.path));
   for (const { method, path, queryExample, bodyExample } of operations) {
-    if (method === 'delete') continue;
+    // An open line of events is listened to, not answered: server.test.ts does.
+    if (method === 'delete' || path === '/changes') continue;
     const query = queryExample ? `?${new URLSearchParams(queryExample as Record<string, string>)}` : '';
     const own = (bodyExample as { id?: string } | undefined)?.id ?? '';
     const address = path.replace('{id}', own);
@@ -86,7 +89,7 @@ test('every operation answers its own example as the document says', async () =>
   const unchecked = OPERATIONS.filter(
     ({ method, path }) => ![...repliesChecked].some((reply) => reply.startsWith(`${method} ${path} `)),
   );
-  expect(unchecked).toEqual([]);
+  expect(unchecked.map(({ path }) => path)).toEqual(['/changes']);
 });
 
 test('a reply that the document does not promise fails the check', async () => {

@@ -358,6 +358,74 @@ describe('writes', () => {
   });
 });
 
+describe('the running day', () => {
+  const DAY = '2026-08-29';
+  const dayEvent = (more: object) => ({ id: uuidV7(), day: DAY, at: START, ...more });
+
+  test('loads dropped on the day give their produce back, new ones can be started, and a repeat is the same write', async () => {
+    const basket = pick(30);
+    await server.call('POST', '/picks', basket);
+    const batch = batchOf(basket.id, 30, [7, 7]);
+    await server.call('POST', '/batches', batch);
+    const [first, second] = batch.loads;
+    const added = { id: uuidV7(), number: 3, jars: 4 };
+    const change = dayEvent({ type: 'loads-changed', batchId: batch.id, loads: [added], produceUsed: 0.5 });
+    await server.call('POST', '/kitchen/events', {
+      ...{ id: uuidV7(), loadId: first!.id, type: 'load-started', at: START, jars: 7 },
+    });
+    expect((await server.call('POST', '/kitchen/day-events', change)).status).toBe(201);
+    expect((await server.call('POST', '/kitchen/day-events', change)).status).toBe(200);
+    // What went in stays; the second load is gone, and half of the produce can be planned again.
+    const again = batchOf(basket.id, 15);
+    expect((await server.call('POST', '/batches', again)).status).toBe(201);
+    expect((await server.call('POST', '/batches', batchOf(basket.id, 1))).status).toBe(409);
+    const start = { id: uuidV7(), loadId: added.id, type: 'load-started', at: START, jars: 4 };
+    expect((await server.call('POST', '/kitchen/events', start)).status).toBe(201);
+    // A screen without signal has started the dropped load meanwhile: nothing that was told is lost.
+    const late = { id: uuidV7(), loadId: second!.id, type: 'load-started', at: START, jars: 7 };
+    expect((await server.call('POST', '/kitchen/events', late)).status).toBe(201);
+    const foreign = dayEvent({ type: 'loads-changed', batchId: again.id, loads: [first], produceUsed: 1 });
+    expect((await server.call('POST', '/kitchen/day-events', foreign)).status).toBe(409);
+  });
+
+  test('a day with a load still in its canner is not closed', async () => {
+    const basket = pick();
+    await server.call('POST', '/picks', basket);
+    const batch = batchOf(basket.id, 10);
+    await server.call('POST', '/batches', batch);
+    const loadId = batch.loads[0]!.id;
+    await server.call('POST', '/kitchen/events', { id: uuidV7(), loadId, type: 'load-started', at: START, jars: 7 });
+    const close = dayEvent({ type: 'day-closed' });
+    expect(await server.call('POST', '/kitchen/day-events', close)).toMatchObject({
+      status: 422,
+      body: { error: { code: 'still-in' } },
+    });
+    expect((await server.call('GET', '/state')).body.dayEvents).toEqual([]);
+  });
+
+  test('jars that broke are no longer asked for at the seal check, and unsealed ones can go in again', async () => {
+    const loadId = await cooledLoad();
+    const broke = { id: uuidV7(), loadId, type: 'jars-left', at: START + 81 * MIN, jars: 6 };
+    await server.call('POST', '/kitchen/events', broke);
+    const check = sealCheck(loadId, [true, true, true, true, false, false]);
+    const again = { ...check, unsealed: 'reprocess' };
+    expect((await server.call('POST', '/kitchen/events', again)).status).toBe(201);
+    const { lots } = (await server.call('GET', '/state')).body;
+    expect(lots).toEqual([expect.objectContaining({ place: 'shelf' })]);
+  });
+
+  test('whoever listens hears of every write', async () => {
+    const heard = new AbortController();
+    const reply = await fetch(`${server.address}/api/changes`, { signal: heard.signal });
+    expect(reply.headers.get('content-type')).toBe('text/event-stream');
+    const lines = reply.body!.pipeThrough(new TextDecoderStream()).getReader();
+    expect((await lines.read()).value).toContain('data: here');
+    await server.call('POST', '/picks', pick());
+    expect((await lines.read()).value).toContain('data: changed');
+    heard.abort();
+  });
+});
+
 test('everything is there after a restart', async () => {
   const check = sealCheck(await cooledLoad(), Array(7).fill(true));
   await server.call('POST', '/kitchen/events', check);

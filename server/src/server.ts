@@ -5,6 +5,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { type Changes } from './changes';
 import { type Clock } from './clock';
 import { type Database } from './db/openDatabase';
 import { errorHandler } from './errorHandler';
@@ -13,6 +14,7 @@ import { batchesRoute } from './routes/batches';
 import { batchRecordsRoute } from './routes/batchRecords';
 import { checkedRowsRoute } from './routes/checkedRows';
 import { convertRoute } from './routes/convert';
+import { dayEventsRoute } from './routes/dayEvents';
 import { estimateRoute } from './routes/estimate';
 import { fitRoute } from './routes/fit';
 import { gardenRoute } from './routes/garden';
@@ -34,19 +36,20 @@ export interface ServerParts {
   readonly clock: Clock;
   readonly log: Logger;
   readonly schedule: Schedule;
+  readonly changes: Changes;
   /** Folder of the exported app; the API works without it. */
   readonly appFolder: string;
 }
 
 /** Wires the API under `/api` and the app on every other path. */
-export function createServer({ db, clock, log, schedule, appFolder }: ServerParts): Express {
+export function createServer({ db, clock, log, schedule, changes, appFolder }: ServerParts): Express {
   const server = express();
   server.disable('x-powered-by');
   server.use(pinoHttp({ logger: log, useLevel: 'debug' }));
   server.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY }, strictTransportSecurity: false }));
   server.use(compression());
   server.use('/api/schedule', express.json({ limit: '8mb' }));
-  server.use('/api', express.json({ limit: '1mb' }), api({ db, clock, schedule }));
+  server.use('/api', express.json({ limit: '1mb' }), api({ db, clock, schedule, changes }));
   server.use(app(appFolder));
   server.use(errorHandler(log));
   return server;
@@ -60,8 +63,10 @@ const CONTENT_POLICY = {
   upgradeInsecureRequests: null,
 };
 
-function api({ db, clock, schedule }: Pick<ServerParts, 'db' | 'clock' | 'schedule'>): express.Router {
+function api({ db, clock, schedule, changes }: Omit<ServerParts, 'log' | 'appFolder'>): express.Router {
   const router = express.Router();
+  router.get('/changes', (_req, res) => changes.listen(res));
+  router.use(tellsChanges(changes));
   router.get('/health', (_req, res) => {
     res.json({ ok: true });
   });
@@ -74,11 +79,19 @@ function api({ db, clock, schedule }: Pick<ServerParts, 'db' | 'clock' | 'schedu
     lotChangesRoute(db),
     ownMeasuresRoute(db),
   );
-  router.use(batchesRoute(db), batchRecordsRoute(db), kitchenEventsRoute(db), movementsRoute(db));
+  router.use(batchesRoute(db), batchRecordsRoute(db), kitchenEventsRoute(db), dayEventsRoute(db), movementsRoute(db));
   router.use(() => {
     throw new Problem(404, 'not-found', 'There is nothing at this address.');
   });
   return router;
+}
+
+/** Whatever was written, the other screens hear of it at once. */
+function tellsChanges(changes: Changes): express.RequestHandler {
+  return (req, res, next) => {
+    if (req.method !== 'GET') res.once('finish', () => res.statusCode < 300 && changes.tell());
+    next();
+  };
 }
 
 function app(folder: string): express.Router {

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pino from 'pino';
 import { type ScheduleRequest } from '@hoddle/contract/schedule';
+import { Changes } from './changes';
 import { type Clock } from './clock';
 import { openDatabase } from './db/openDatabase';
 import { holdAgainstDocument } from './openApiChecker';
@@ -21,13 +22,15 @@ export async function startServer(file = newFile(), clock: Clock = { now: () => 
   const log = pino({ level: 'silent' });
   // In the same thread: the worker is the same function, bundled.
   const schedule = (request: ScheduleRequest) => Promise.resolve(scheduleAnswer(request));
-  const parts = { db, clock, log, schedule, appFolder: join(tmpdir(), 'no-app-here') };
+  const changes = new Changes();
+  const parts = { db, clock, log, schedule, changes, appFolder: join(tmpdir(), 'no-app-here') };
   const server = createServer(parts).listen(0, '127.0.0.1');
   await new Promise((listening) => server.once('listening', listening));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
   return {
     db,
     file,
+    address: base.replace(/\/api$/, ''),
     async call(method: string, path: string, body?: unknown) {
       const init =
         body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };

@@ -8,6 +8,7 @@ import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import Head from 'expo-router/head';
 import { View } from 'react-native';
+import { AlarmWatch } from '@/features/kitchen/AlarmWatch';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useSync } from '@/store/useSync';
 import { Key } from '@/ui/Key';
@@ -30,7 +31,14 @@ export default function RootLayout() {
       <Head>
         <title>Hoddle</title>
       </Head>
-      {fontsReady && hasState ? <Slot /> : <Waiting noSignal={noSignal} />}
+      {fontsReady && hasState ? (
+        <>
+          <AlarmWatch />
+          <Slot />
+        </>
+      ) : (
+        <Waiting noSignal={noSignal} />
+      )}
     </>
   );
 }

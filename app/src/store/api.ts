@@ -1,6 +1,7 @@
 import { ApiError } from '@hoddle/contract/apiError';
 import { HouseholdState } from '@hoddle/contract/householdState';
 import * as v from 'valibot';
+import { type ClockSample, sampleOf } from './householdClock';
 import { requestOf, type Write } from './write';
 
 export type SendResult = { kind: 'kept' } | { kind: 'refused'; message: string } | { kind: 'noSignal' };
@@ -18,12 +19,21 @@ export async function send(write: Write): Promise<SendResult> {
   return { kind: 'refused', message: error.success ? error.output.error.message : 'The server did not take it.' };
 }
 
+/** Everything the server has, and how far its clock is ahead of this device's. */
+export interface Fetched {
+  readonly state: HouseholdState;
+  readonly clock: ClockSample;
+}
+
 /** Everything the server has, or undefined when it cannot be reached or says something this page does not understand. */
-export async function fetchState(): Promise<HouseholdState | undefined> {
+export async function fetchState(): Promise<Fetched | undefined> {
+  const askedAt = Date.now();
   const reply = await call('GET', '/state');
+  const answeredAt = Date.now();
   if (!reply?.ok) return undefined;
   const state = v.safeParse(HouseholdState, await reply.json().catch(() => undefined));
-  return state.success ? state.output : undefined;
+  if (!state.success) return undefined;
+  return { state: state.output, clock: sampleOf(state.output.now, askedAt, answeredAt) };
 }
 
 /** Moves the demo clock forward. Nothing happens without the server. */

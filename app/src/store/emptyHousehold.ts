@@ -21,6 +21,7 @@ export const EMPTY_HOUSEHOLD: HouseholdState = {
   batchRecords: [],
   batches: [],
   events: [],
+  dayEvents: [],
   lots: [],
   movements: [],
   checkedRows: [],

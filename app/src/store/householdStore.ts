@@ -5,7 +5,9 @@ import { USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { fetchState, moveDemoClock, send } from './api';
+import { NOTHING_MORE } from '@hoddle/core/yields/batchRecord';
 import { EMPTY_HOUSEHOLD } from './emptyHousehold';
+import { steadyAhead } from './householdClock';
 import { applyWrite, type Write } from './write';
 
 export interface WaitingWrite {
@@ -23,6 +25,10 @@ interface HouseholdStore {
   /** What the server did not take, and why. */
   refused: { write: Write; message: string } | undefined;
   noSignalSince: number | undefined;
+  /** How far the household's time is ahead of this device's clock: measured against the server, kept for when it is away. */
+  aheadMs: number | undefined;
+  /** The device's clock was set while the page was looked at: the household's time goes on as if it had not been. */
+  clockJumped: (byMs: number) => void;
   enter: (write: Write) => void;
   /** Sends what waits, then asks for the newest state. */
   sync: () => Promise<void>;
@@ -32,7 +38,7 @@ interface HouseholdStore {
 
 const RETRY_MS = 3_000;
 
-type Kept = Pick<HouseholdStore, 'server' | 'waiting'>;
+type Kept = Pick<HouseholdStore, 'server' | 'waiting'> & Partial<Pick<HouseholdStore, 'aheadMs'>>;
 
 /**
  * What a browser kept under an older version of the page: what has come since is empty until the server tells it. What
@@ -42,10 +48,14 @@ function broughtUp({ server, waiting }: Kept): Kept {
   if (!server) return { server, waiting };
   const household = householdUp(server.household);
   const picks = server.picks.map((pick) => ({ ...NEW_IN_A_PICK, ...pick }));
+  const batchRecords = (server.batchRecords ?? []).map((record) => ({ ...NOTHING_MORE, ...record }));
   const mended = waiting.map(({ id, write }): WaitingWrite => {
-    return { id, write: write.kind === 'household' ? { ...write, household: householdUp(write.household) } : write };
+    if (write.kind === 'household') return { id, write: { ...write, household: householdUp(write.household) } };
+    if (write.kind !== 'batch-record') return { id, write };
+    return { id, write: { ...write, record: { ...NOTHING_MORE, ...write.record } } };
   });
-  return { server: { ...EMPTY_HOUSEHOLD, ...server, household, picks }, waiting: mended };
+  const brought = { ...EMPTY_HOUSEHOLD, ...server, household, picks, batchRecords } as HouseholdState;
+  return { server: brought, waiting: mended };
 }
 
 /** Settings as an older page kept them, with what has come since. */
@@ -63,6 +73,7 @@ const NEW_IN_A_CANNER = {
   layers: 1,
   burnerWatts: USUAL_BURNER_WATTS,
   electric: false,
+  timesItself: false,
   testFits: [],
 } as const;
 
@@ -82,6 +93,11 @@ export const useHouseholdStore = create<HouseholdStore>()(
       state: undefined,
       refused: undefined,
       noSignalSince: undefined,
+      aheadMs: undefined,
+      clockJumped: (byMs) => {
+        set({ aheadMs: (get().aheadMs ?? 0) - byMs });
+        void get().sync();
+      },
       enter: (write) => {
         const waiting = [...get().waiting, { id: uuidV7(), write }];
         set({ waiting, state: laidOver(get().server, waiting) });
@@ -95,10 +111,10 @@ export const useHouseholdStore = create<HouseholdStore>()(
     }),
     {
       name: 'hoddle',
-      version: 4,
+      version: 5,
       migrate: (kept) => broughtUp(kept as Kept),
       storage: createJSONStorage(() => localStorage),
-      partialize: ({ server, waiting }) => ({ server, waiting }),
+      partialize: ({ server, waiting, aheadMs }) => ({ server, waiting, aheadMs }),
       onRehydrateStorage: () => (store) => {
         if (store) useHouseholdStore.setState({ state: laidOver(store.server, store.waiting) });
       },
@@ -110,15 +126,23 @@ type Get = () => HouseholdStore;
 type Set = (part: Partial<HouseholdStore>) => void;
 
 let running: Promise<void> | undefined;
+/** Something has changed since the run that is under way has asked. */
+let stale = false;
 let retry: ReturnType<typeof setTimeout> | undefined;
 
-/** One run at a time: a second call waits for the first and runs again, so that nothing entered meanwhile is left. */
+/** One run at a time, and another one after it where somebody called meanwhile: nothing entered or changed is left. */
 async function syncOnce(get: Get, set: Set): Promise<void> {
   if (running) {
-    await running;
-    return get().waiting.length > 0 && !get().noSignalSince ? syncOnce(get, set) : undefined;
+    stale = true;
+    return running;
   }
-  running = run(get, set).finally(() => (running = undefined));
+  const runs = async () => {
+    do {
+      stale = false;
+      await run(get, set);
+    } while (stale && get().noSignalSince === undefined);
+  };
+  running = runs().finally(() => (running = undefined));
   await running;
 }
 
@@ -134,9 +158,11 @@ async function run(get: Get, set: Set): Promise<void> {
     const refused = result.kind === 'refused' ? { write, message: result.message } : get().refused;
     set({ server, waiting, refused, state: laidOver(server, waiting) });
   }
-  const server = await fetchState();
-  if (!server) return lostSignal(get, set);
-  set({ server, noSignalSince: undefined, state: laidOver(server, get().waiting) });
+  const fetched = await fetchState();
+  if (!fetched) return lostSignal(get, set);
+  const { state: server } = fetched;
+  const aheadMs = steadyAhead(fetched.clock, server.demoOffsetMs, get().aheadMs);
+  set({ server, aheadMs, noSignalSince: undefined, state: laidOver(server, get().waiting) });
 }
 
 function lostSignal(get: Get, set: Set): void {

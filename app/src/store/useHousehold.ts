@@ -1,24 +1,38 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
+import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
+import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
+import memoizeOne from 'memoize-one';
 import { useEffect, useState } from 'react';
 import { useHouseholdStore } from './householdStore';
 
 /** The state a screen shows. Screens are only drawn once there is one. */
-export function useHousehold(): Omit<HouseholdState, 'batches' | 'events' | 'batchRecords'> & {
-  batches: Batch[];
-  events: KitchenEvent[];
-  batchRecords: BatchRecord[];
-} {
+export function useHousehold(): Known {
   const state = useHouseholdStore((store) => store.state);
   if (!state) throw new Error('a screen was drawn before the household was there');
-  return state as ReturnType<typeof useHousehold>;
+  return asItStands(state as Known);
 }
 
-/** The household's time right now, epoch milliseconds: the device's clock, or the demo's. */
+type Known = Omit<HouseholdState, 'batches' | 'events' | 'dayEvents' | 'batchRecords'> & {
+  /** As they stand: with what was changed on the day. */
+  batches: Batch[];
+  events: KitchenEvent[];
+  dayEvents: DayEvent[];
+  batchRecords: BatchRecord[];
+};
+
+/** One state, one answer: every screen that asks gets the same objects. */
+const asItStands = memoizeOne((state: Known): Known => {
+  return { ...state, batches: standing(state.batches, state.dayEvents, state.events) };
+});
+const standing = memoizeOne(batchesNow);
+
+/** The household's time right now, epoch milliseconds: the server's clock, as this device last measured it. */
 export function householdNow(): number {
-  return Date.now() + (useHouseholdStore.getState().state?.demoOffsetMs ?? 0);
+  const { aheadMs, state } = useHouseholdStore.getState();
+  return Math.round(Date.now() + (aheadMs ?? state?.demoOffsetMs ?? 0));
 }
 
 /**
@@ -26,14 +40,14 @@ export function householdNow(): number {
  * comes back. Nothing runs in between, so a page that slept is right as soon as it is seen.
  */
 export function useNow(everyMs: number): number {
-  const offsetMs = useHouseholdStore((store) => store.state?.demoOffsetMs ?? 0);
+  const offsetMs = useHouseholdStore((store) => store.aheadMs ?? store.state?.demoOffsetMs ?? 0);
   const [deviceNow, setDeviceNow] = useState(() => Date.now());
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>;
     const tick = () => {
       clearTimeout(timer);
       setDeviceNow(Date.now());
-      timer = setTimeout(tick, everyMs - ((Date.now() + offsetMs) % everyMs));
+      timer = setTimeout(tick, Math.ceil(everyMs - ((Date.now() + offsetMs) % everyMs)));
     };
     tick();
     document.addEventListener('visibilitychange', tick);

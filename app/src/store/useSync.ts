@@ -1,21 +1,40 @@
 import { useEffect } from 'react';
+import { watchClock } from './householdClock';
 import { useHouseholdStore } from './householdStore';
 
-/** How often an open page asks for what another screen of the household has entered. */
+/** How often an open page asks for what another screen has entered, where the server cannot tell it. */
 const ASK_MS = 15_000;
 
-/** Keeps this browser and the server together: at once, when the page or the network comes back, and now and then. */
+/** Keeps this browser and the server together: at once when another screen writes, when the page or the network comes back. */
 export function useSync(): void {
   useEffect(() => {
     const sync = () => void useHouseholdStore.getState().sync();
-    const whenVisible = () => document.visibilityState === 'visible' && sync();
-    sync();
-    const timer = setInterval(whenVisible, ASK_MS);
-    document.addEventListener('visibilitychange', whenVisible);
+    let line: EventSource | undefined;
+    const hangUp = () => {
+      line?.close();
+      line = undefined;
+    };
+    const listen = () => {
+      if (line || typeof EventSource === 'undefined') return;
+      line = new EventSource('/api/changes');
+      line.onmessage = sync;
+    };
+    const look = () => {
+      // A page nobody sees keeps no line open: a browser has few of them.
+      if (document.visibilityState !== 'visible') return hangUp();
+      listen();
+      sync();
+    };
+    look();
+    const timer = setInterval(() => document.visibilityState === 'visible' && sync(), ASK_MS);
+    const stopWatching = watchClock((byMs) => useHouseholdStore.getState().clockJumped(byMs));
+    document.addEventListener('visibilitychange', look);
     window.addEventListener('online', sync);
     return () => {
       clearInterval(timer);
-      document.removeEventListener('visibilitychange', whenVisible);
+      stopWatching();
+      hangUp();
+      document.removeEventListener('visibilitychange', look);
       window.removeEventListener('online', sync);
     };
   }, []);

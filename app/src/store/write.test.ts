@@ -1,3 +1,4 @@
+import { NOTHING_MORE } from '@hoddle/core/yields/batchRecord';
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
@@ -95,6 +96,7 @@ const record: BatchRecord = {
   partJar: null,
   madeAt: START,
   note: '',
+  ...NOTHING_MORE,
   learnFrom: true,
 };
 

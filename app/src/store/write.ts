@@ -6,6 +6,8 @@ import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
+import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
+import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { loadState } from '@hoddle/core/kitchen/loadState';
@@ -33,6 +35,7 @@ export type Write =
   | { kind: 'batch'; batch: Batch }
   | { kind: 'batch-struck'; batchId: string }
   | { kind: 'event'; event: KitchenEvent }
+  | { kind: 'day-event'; event: DayEvent }
   | { kind: 'movement'; movement: Movement }
   | { kind: 'row-checked'; check: CheckRequest }
   | { kind: 'source'; source: HouseholdSource }
@@ -79,6 +82,8 @@ export function requestOf(write: Write): WriteRequest {
       return { method: 'DELETE', path: `/batches/${write.batchId}` };
     case 'event':
       return { method: 'POST', path: '/kitchen/events', body: write.event };
+    case 'day-event':
+      return { method: 'POST', path: '/kitchen/day-events', body: write.event };
     case 'movement':
       return { method: 'POST', path: '/movements', body: write.movement };
     case 'row-checked':
@@ -132,6 +137,11 @@ export function applyWrite(state: HouseholdState, write: Write): HouseholdState 
       return { ...state, batches: state.batches.filter((batch) => batch.id !== write.batchId) };
     case 'event':
       return withEvent(state, write.event);
+    case 'day-event':
+      return {
+        ...state,
+        dayEvents: withRow(state.dayEvents as DayEvent[], write.event) as HouseholdState['dayEvents'],
+      };
     case 'movement':
       return { ...state, movements: withRow(state.movements, write.movement) };
     case 'row-checked':
@@ -162,10 +172,10 @@ function withMark(rows: HouseholdState['checkedRows'], { rowId, checkedOn }: Che
 
 function withEvent(state: HouseholdState, event: KitchenEvent): HouseholdState {
   const events = withRow(state.events as KitchenEvent[], event) as HouseholdState['events'];
-  const batch = state.batches.find(({ loads }) => loads.some((load) => load.id === event.loadId)) as Batch | undefined;
+  const batches = batchesNow(state.batches as Batch[], state.dayEvents as DayEvent[], events as KitchenEvent[]);
+  const batch = batches.find(({ loads }) => loads.some((load) => load.id === event.loadId));
   const load = batch?.loads.find((candidate) => candidate.id === event.loadId);
   if (event.type !== 'seal-checked' || !batch || !load) return { ...state, events };
-  const batches = state.batches as Batch[];
   const told = toldOf(load, batches, state.events as KitchenEvent[]).filter(({ id }) => id !== event.id);
   const before = loadState(loadOrder(batch, load, batches), told);
   const { lots, movements } = sealCheck(batch, before, event);
@@ -220,6 +230,7 @@ export function wordsOf(write: Write): string {
     case 'batch-struck':
       return 'a batch given up';
     case 'event':
+    case 'day-event':
       return write.event.type.replaceAll('-', ' ');
     case 'movement':
       return write.movement.kind === 'taken'

@@ -29,6 +29,18 @@ export function HeatSign({ phase, size, dark }: { phase: Sign; size: number; dar
           />
         </>
       )}
+      {phase === 'venting' && (
+        <>
+          <Path d="M3 16v5h18v-5" fill="none" stroke={heat} strokeWidth={2.4} strokeLinejoin="round" />
+          <Path
+            d="M8 14c-3-3 3-5 0-8.500M12 12c-3-3 3-6 0-10M16 14c-3-3 3-5 0-8.500"
+            fill="none"
+            stroke={heat}
+            strokeWidth={2.2}
+            strokeLinecap="round"
+          />
+        </>
+      )}
       {phase === 'boiling' && (
         <>
           <Circle cx={12} cy={12} r={11} fill={COLOURS.boil} />

@@ -33,6 +33,7 @@ export const COLOURS = {
   heatDark: '#F5A623',
   restDark: '#8C99B0',
   coolDark: '#A9D3EE',
+  coldDark: '#8FB0CC',
 } as const;
 
 /** A white mark on the content of a jar, so that its hue does not stand alone. */

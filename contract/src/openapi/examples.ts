@@ -5,6 +5,7 @@ const ids = {
   load: '0198f3a0-0000-7000-8000-000000000003',
   canner: '0198f3a0-0000-7000-8000-000000000004',
   event: '0198f3a0-0000-7000-8000-000000000005',
+  dayEvent: '0198f3a0-0000-7000-8000-000000000105',
   lot: '0198f3a0-0000-7000-8000-000000000006',
   movement: '0198f3a0-0000-7000-8000-000000000007',
   source: '0198f3a0-0000-7000-8000-000000000008',
@@ -69,6 +70,7 @@ export const EXAMPLES = {
         layers: 1,
         burnerWatts: 1_800,
         electric: false,
+        timesItself: false,
         testFits: [{ jar: 'pint', jars: 9 }],
       },
     ],
@@ -155,6 +157,7 @@ export const EXAMPLES = {
     uses: [{ pickId: ids.pick, massKg: 10, softKg: 5 }],
     loads: [{ id: ids.load, number: 1, jars: 7 }],
   },
+  dayEvent: { id: ids.dayEvent, day: '2026-08-29', type: 'step-done', at: MORNING, taskId: `wash ${ids.batch}` },
   event: { id: ids.event, loadId: ids.load, type: 'load-started', at: MORNING, jars: 7 },
   movement: { id: ids.movement, lotId: ids.lot, kind: 'taken', jars: 1, at: MORNING },
   check: {

@@ -19,6 +19,7 @@ import { Household } from '../household';
 import { HouseholdSourceSchema } from '../householdSource';
 import { HouseholdState } from '../householdState';
 import { MovementSchema } from '../jarLot';
+import { DayEventSchema } from '../dayEvent';
 import { KitchenEventSchema } from '../kitchenEvent';
 import { LotChangeSchema } from '../lotChange';
 import { OwnMeasureSchema } from '../ownMeasure';
@@ -69,6 +70,13 @@ export const OPERATIONS: readonly Operation[] = [
     summary: 'Whether the server answers.',
     replies: { 200: v.strictObject({ ok: v.literal(true) }) },
     replyExample: { ok: true },
+    errors: [],
+  },
+  {
+    method: 'get',
+    path: '/changes',
+    summary: 'Server-sent events (text/event-stream): a line whenever something was written.',
+    replies: { 200: null },
     errors: [],
   },
   {
@@ -259,5 +267,12 @@ export const OPERATIONS: readonly Operation[] = [
   keptOnce('/batches', 'A batch with its loads; never shorter than tested.', BatchSchema, EXAMPLES.batch, [422]),
   struckOut('/batches/{id}', 'Gives up a batch of which no load has begun.', [409]),
   keptOnce('/kitchen/events', 'What happened to a load.', KitchenEventSchema, EXAMPLES.event, [404, 422]),
+  keptOnce(
+    '/kitchen/day-events',
+    'What happened on a preserving day besides its loads: steps, measures, changes.',
+    DayEventSchema,
+    EXAMPLES.dayEvent,
+    [404, 422],
+  ),
   keptOnce('/movements', 'Jars taken, returned or discarded.', MovementSchema, EXAMPLES.movement, [404]),
 ];

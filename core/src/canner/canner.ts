@@ -24,6 +24,8 @@ export interface Canner {
   readonly burnerWatts: number;
   /** Heats itself and takes no burner. */
   readonly electric: boolean;
+  /** It times itself once it is started. */
+  readonly timesItself: boolean;
   /** Jars the household has stood in it itself: they rule over what is declared. */
   readonly testFits: readonly TestFit[];
 }

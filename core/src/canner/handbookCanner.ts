@@ -19,6 +19,7 @@ export function handbookCanner(row: CannerRow, { id, name = row.canner }: { id: 
     layers: row.layers === 2 ? 2 : 1,
     burnerWatts: USUAL_BURNER_WATTS,
     electric: false,
+    timesItself: false,
     testFits: [],
   };
 }

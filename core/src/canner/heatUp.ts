@@ -84,7 +84,7 @@ function toMinutes(kJ: number, { canner, lidOn = true }: HeatUpQuestion): number
 }
 
 /** The middle one of the last five, and how far they lay apart. */
-function asTaken(taken: readonly number[]): Range {
+export function asTaken(taken: readonly number[]): Range {
   const last = [...taken.slice(-5)].sort((a, b) => a - b);
   const p50 = last[last.length >> 1] as number;
   return {

@@ -19,14 +19,16 @@ export type Assignment = ReadonlyMap<string, string>;
  * The ways to share the loads of a day among the canners that can take them. Loads of one batch with as many jars stand
  * for each other, so only how many go where is told apart.
  *
+ * @param settled where loads stand already, by load id: that is not asked any more
  * @returns most even first, and no more than can be searched; none when some load fits no canner
  */
 export function assignments(
   batches: readonly Batch[],
   canners: readonly Canner[],
   ownJars: readonly OwnJar[] = [],
+  settled: ReadonlyMap<string, string> = new Map(),
 ): Assignments {
-  const groups = batches.flatMap((batch) => groupsOf(batch, batches, canners, ownJars));
+  const groups = batches.flatMap((batch) => groupsOf(batch, batches, canners, ownJars, settled));
   if (groups.some(({ able }) => able.length === 0)) return { ways: [], complete: true };
   let ways: Way[] = [{ of: new Map(), busy: new Map() }];
   let complete = true;
@@ -59,17 +61,21 @@ function groupsOf(
   batches: readonly Batch[],
   canners: readonly Canner[],
   ownJars: readonly OwnJar[],
+  settled: ReadonlyMap<string, string>,
 ): Group[] {
-  const alike = new Map<string, { jars: number; minutes: number; loads: string[] }>();
+  const alike = new Map<string, { jars: number; minutes: number; loads: string[]; in?: string }>();
   for (const load of batch.loads) {
     if (hostOf(load, batches)) continue;
     const all = together(batch, load, batches);
     // A load with guests stands for no other.
-    const key = all.load === load ? String(load.jars) : load.id;
+    const stands = settled.get(load.id);
+    const key = all.load === load && stands === undefined ? String(load.jars) : load.id;
     const known = alike.get(key)?.loads ?? [];
-    alike.set(key, { jars: all.load.jars, minutes: all.batch.processMinutes, loads: [...known, load.id] });
+    const own = { jars: all.load.jars, minutes: all.batch.processMinutes, loads: [...known, load.id] };
+    alike.set(key, { ...own, ...(stands !== undefined && { in: stands }) });
   }
-  return [...alike.values()].map(({ jars, minutes, loads }): Group => {
+  return [...alike.values()].map(({ jars, minutes, loads, in: stands }): Group => {
+    if (stands !== undefined) return { loads, able: [stands], minutes };
     const able = canners.filter((canner) => {
       const capacity = capacityOf(canner, batch.jar, { method: batch.method, ownJars });
       return capacity.kind === 'holds' && capacity.jars >= jars;

@@ -31,6 +31,8 @@ export interface Batch {
   readonly startAt: number;
   /** What goes into the pot, as the cook wrote it; it is then held against the formula. */
   readonly ingredients?: readonly string[];
+  /** The batch whose unsealed jars are processed again in it: their contents reheated, in clean hot jars with new lids. */
+  readonly againOf?: string;
   readonly uses: readonly PickUse[];
   readonly loads: readonly PlannedLoad[];
 }

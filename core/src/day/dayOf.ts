@@ -1,14 +1,13 @@
-import { type Canner, type OwnJar } from '../canner/canner';
-import { heatUpKey, type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
+import { type Canner, isPressure, type OwnJar } from '../canner/canner';
+import { asTaken, heatUpKey, type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
 import { restMinutes } from '../canner/restMinutes';
 import { countJars, JARS, type JarSize } from '../handbook/jars';
-import { productRow } from '../handbook/products';
 import { CANNER_STEPS, READY_JARS, type Step, stepOf } from '../handbook/steps';
 import { KG_PER_LB } from '../measure/amount';
 import { type Range } from '../measure/range';
 import { type Batch, jarsOf, type PlannedLoad } from './batch';
 import { cannerWords } from './cannerWords';
-import { daySequence } from './daySequence';
+import { stepsOfBatch } from './daySequence';
 import {
   BURNERS,
   CANNER_BURNERS,
@@ -41,6 +40,9 @@ const JARS_HOLD_MIN = 10;
 /** Jars lifted out after the rest, not left in the water. Common practice. */
 const UNLOAD_WITHIN_MIN = 10;
 
+/** What the pace of washing jars is learned by. */
+export const READY_JARS_STEP = 'ready-jars';
+
 type Span = readonly [low: number, high: number];
 
 export interface DayKitchen {
@@ -52,6 +54,10 @@ export interface DayKitchen {
   readonly startMinute: number;
   /** Minutes each canner has really taken to the boil or to pressure, by `heatUpKey`, newest last. */
   readonly heatUpsTaken?: ReadonlyMap<string, readonly number[]>;
+  /** Minutes from heat off until the jars came out, as really taken, by `heatUpKey`, newest last. */
+  readonly restsTaken?: ReadonlyMap<string, readonly number[]>;
+  /** Hands-on minutes of a step against the handbook's, by step, where the household's own pace is known. */
+  readonly paces?: ReadonlyMap<string, number>;
   /** Minute of the plan by which the produce of a batch must be taken in hand, or it spoils; by batch id. */
   readonly useBy?: ReadonlyMap<string, number>;
   /** Which canner a load goes into; what the batch says unless it is told here. */
@@ -133,21 +139,21 @@ function questionOf({ batch, load, canner }: LoadInCanner, { ownJars }: DayKitch
 }
 
 function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen): DayTask[] {
-  const sequence = daySequence(productRow(batch.product)).map((entry) => ({ entry, step: stepOf(entry) }));
+  const sequence = stepsOfBatch(batch).map((entry) => ({ entry, step: stepOf(entry) }));
   const filling = sequence.findIndex(({ entry }) => INTO_JARS.includes(entry));
   const preparing = sequence.slice(0, filling);
   const lastLong = preparing.findLastIndex(({ step }) => isLongWait(step));
-  const made = new Chain(kitchen.setup, { batchId: batch.id });
+  const made = new Chain(kitchen, { batchId: batch.id });
   for (const { entry, step } of preparing.slice(0, lastLong + 1)) {
     made.add(entry, step, { kind: 'prepare', key: batch.id, pounds: poundsOf(batch), jars: 0, batch });
   }
-  const ready = readyJars(batch, kitchen.setup);
+  const ready = readyJars(batch, kitchen);
   const due = (tasks: readonly DayTask[]) => savedBy(tasks, kitchen.useBy?.get(batch.id));
   return [
     ready,
     ...due(made.tasks),
     ...batch.loads.flatMap((load) => {
-      const own = new Chain(kitchen.setup, { batchId: batch.id, loadId: load.id }, made.last);
+      const own = new Chain(kitchen, { batchId: batch.id, loadId: load.id }, made.last);
       const part = { key: load.id, pounds: (poundsOf(batch) * load.jars) / jarsOf(batch), jars: load.jars, batch };
       for (const { entry, step } of preparing.slice(lastLong + 1)) own.add(entry, step, { ...part, kind: 'prepare' });
       own.require({ task: ready.id });
@@ -165,7 +171,7 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
 
 /** The last step before the canner: lids are on. */
 function filledId({ batch, load }: LoadOfBatch): string {
-  return `${daySequence(productRow(batch.product)).at(-1)} ${load.id}`;
+  return `${stepsOfBatch(batch).at(-1)} ${load.id}`;
 }
 
 /** The first step takes the produce in hand; from then on it is food in the making, with its own limits. */
@@ -187,7 +193,7 @@ class Chain {
   private pending: Lag[];
 
   constructor(
-    private readonly setup: KitchenSetup,
+    private readonly kitchen: DayKitchen,
     private readonly owner: Pick<DayTask, 'batchId' | 'loadId'>,
     before?: Lag,
   ) {
@@ -208,7 +214,7 @@ class Chain {
     const { row, waitMinutes, words: stepWords, handsPerJar } = step;
     const perJar = handsPerJar?.[jarPace(batch.jar)] ?? [0, 0];
     const usual = plus(plus(times(row.handsPerLb, pounds), row.fixedMinutes), times(perJar, jars));
-    const hands = times(usual, this.setup.handsPace ?? 1);
+    const hands = times(usual, paceOf(row.step, this.kitchen));
     // A minute or two to put a pot on is no step of its own.
     const alone = waitMinutes[1] > 0 && row.handsPerLb[1] === 0 && row.fixedMinutes[1] <= 2;
     const words =
@@ -217,22 +223,33 @@ class Chain {
         : row.handsPerLb[1] > 0
           ? `${stepWords} ${Math.round(pounds)} lb`
           : stepWords;
-    const needs = needsOf(step, pounds, this.setup);
+    const needs = needsOf(step, pounds, this.kitchen.setup);
     const hold = holdAfter(step, kind);
     if (hands[1] > 0 && !alone) {
-      this.push(`${entry} ${key}`, kind, words, range(hands), { ...needs, [HANDS]: 1 }, row.holding);
+      this.push(
+        {
+          id: `${entry} ${key}`,
+          step: row.step,
+          kind,
+          words,
+          minutes: range(hands),
+          needs: { ...needs, [HANDS]: 1 },
+          ...(row.handsPerLb[1] > 0 && { pounds }),
+        },
+        row.holding,
+      );
       this.pending = [{ task: `${entry} ${key}`, ...(waitMinutes[1] > 0 ? { maxLag: 0 } : hold) }];
     }
     if (waitMinutes[1] === 0) return;
     const id = `${entry} wait ${key}`;
     if (step.row.resources.some((resource) => resource === 'burner' || resource === 'big pot')) {
-      this.push(id, kind, words, range(waitMinutes), needs, row.holding);
+      this.push({ id, step: row.step, kind, words, minutes: range(waitMinutes), needs }, row.holding);
       this.pending = [{ task: id, ...hold }];
       return;
     }
     // A soak or a drip takes its least time, and may take its longest and the pause after it besides.
     const [least, most] = waitMinutes;
-    this.push(id, kind, words, { p10: least, p50: least, p90: least }, needs, row.holding);
+    this.push({ id, step: row.step, kind, words, minutes: { p10: least, p50: least, p90: least }, needs }, row.holding);
     const cold = row.holding.includes('refrigerated') ? COLD_HOLD_MIN : 0;
     const stretch = most - least + Math.max(cold, row.longestPauseAfter ?? 0);
     this.pending = [{ task: id, maxLag: stretch }];
@@ -255,37 +272,19 @@ class Chain {
       maxLag: number,
     ) => {
       const id = `${kind} ${load.id}`;
-      this.push(id, kind, said, minutes, needs, '', canner.id);
+      this.push({ id, kind, words: said, minutes, needs, cannerId: canner.id });
       this.pending = [{ task: id, maxLag }];
     };
     this.require({ task: `preheat ${canner.id}` });
     add('load', `Load ${jars}`, range(CANNER_STEPS.load), { ...vessel, ...stoveFor(canner), [HANDS]: 1 }, 0);
     add('heat-up', words.heatUp, whole(heating), fired, 0);
     add('process', words.process, { p10: process, p50: process, p90: process }, fired, 0);
-    add('rest', words.rest, range(restMinutes(batch.method, batch.jar)), vessel, UNLOAD_WITHIN_MIN);
+    add('rest', words.rest, whole(restRange(batch, canner, kitchen)), vessel, UNLOAD_WITHIN_MIN);
     add('unload', `Lift out ${jars}`, range(CANNER_STEPS.unload), { ...vessel, [HANDS]: 1 }, 0);
   }
 
-  private push(
-    id: string,
-    kind: DayTask['kind'],
-    words: string,
-    minutes: Range,
-    needs: Record<string, number>,
-    holding: string,
-    cannerId?: string,
-  ): void {
-    const owner = { ...this.owner, ...(cannerId !== undefined && { cannerId }) };
-    this.tasks.push({
-      id,
-      kind,
-      words,
-      minutes,
-      needs,
-      after: this.pending,
-      ...(holding !== '' && { holding }),
-      ...owner,
-    });
+  private push(task: Omit<DayTask, 'after' | 'batchId' | 'loadId'>, holding = ''): void {
+    this.tasks.push({ ...task, after: this.pending, ...(holding !== '' && { holding }), ...this.owner });
   }
 }
 
@@ -315,14 +314,26 @@ function holdAfter({ row }: Step, kind: Part['kind']): { maxLag?: number } {
   return {};
 }
 
-function readyJars(batch: Batch, { handsPace = 1 }: KitchenSetup): DayTask {
+/** The household's own pace at a step, or what it says of itself, or the handbook's. */
+function paceOf(step: string, { paces, setup }: DayKitchen): number {
+  return paces?.get(step) ?? setup.handsPace ?? 1;
+}
+
+/** Pressure falls in its own time in each canner: as it was taken, once that is known. */
+function restRange(batch: Batch, canner: Canner, { restsTaken }: DayKitchen): Range {
+  const taken = isPressure(batch.method) ? restsTaken?.get(heatUpKey(canner.id, batch.method)) : undefined;
+  return taken && taken.length > 0 ? asTaken(taken) : range(restMinutes(batch.method, batch.jar));
+}
+
+function readyJars(batch: Batch, kitchen: DayKitchen): DayTask {
   const jars = jarsOf(batch);
   const minutes = plus(times(READY_JARS.handsPerJar, jars), READY_JARS.fixedMinutes);
   return {
     id: `jars ${batch.id}`,
     kind: 'ready-jars',
+    step: READY_JARS_STEP,
     words: `Wash ${countJars(jars, batch.jar)}`,
-    minutes: range(times(minutes, handsPace)),
+    minutes: range(times(minutes, paceOf(READY_JARS_STEP, kitchen))),
     needs: { [HANDS]: 1 },
     after: [],
     batchId: batch.id,

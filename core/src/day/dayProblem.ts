@@ -39,6 +39,12 @@ export interface DayTask {
   readonly late?: boolean;
   /** How the food is held until the next step: "hot", "refrigerated", "2 h cut". */
   readonly holding?: string;
+  /** The step of the handbook it is, where it is one: what a household's pace is learned by. */
+  readonly step?: string;
+  /** Of produce, where it is done by the pound. */
+  readonly pounds?: number;
+  /** Not before this minute. */
+  readonly releaseMin?: number;
   /** Over by this minute, so that produce is saved. */
   readonly dueMin?: number;
   readonly batchId?: string;
@@ -72,8 +78,12 @@ export function scheduleProblemOf(
   return {
     resources,
     tasks: tasks.map((task) => {
-      const { id, needs, after, dueMin } = task;
-      return { id, needs, after, minutes: minutesOf(task), ...(dueMin !== undefined && { due: dueMin }) };
+      const { id, needs, after, releaseMin, dueMin } = task;
+      const within = {
+        ...(releaseMin !== undefined && { release: releaseMin }),
+        ...(dueMin !== undefined && { due: dueMin }),
+      };
+      return { id, needs, after, minutes: minutesOf(task), ...within };
     }),
   };
 }

@@ -1,14 +1,16 @@
-import { type Assignment, assignments } from './assignments';
+import { type Assignment, type Assignments, assignments } from './assignments';
 import { type Batch } from './batch';
 import { type DayKitchen, dayOf } from './dayOf';
 import { type DayProblem, type DayTask, isCannerResource, type ScheduledTask, scheduleProblemOf } from './dayProblem';
 import { inNumberOrder } from './inNumberOrder';
+import { DAY_MIN } from './kitchenSetup';
 import { inWords } from './inWords';
 import { readProblem } from './search/readProblem';
 import { rootBound } from './search/rootBound';
 import { type RuleNotMet } from './search/scheduleProblem';
 import { type ScheduleSearch, startSearch } from './search/searchSchedule';
 import { unmetRule } from './search/unmetRule';
+import { type DayProgress, restOfDay } from './restOfDay';
 import { settled } from './settled';
 
 export interface DayPlan {
@@ -45,6 +47,23 @@ export type DayRefusal =
 export interface DayQuestion extends Omit<DayKitchen, 'cannerOf'> {
   readonly batches: readonly Batch[];
   readonly seed?: number;
+  /** How far the day has come; its plan then begins now, and what has begun stays where it is. */
+  readonly progress?: DayProgress;
+  /** Pauses that are too long already are let go: food waits longer than it should, and the cook is told. */
+  readonly letGo?: boolean;
+}
+
+/** The day, or what is left of it. */
+export function problemOf(question: DayQuestion, cannerOf?: Assignment): DayProblem {
+  const { progress, batches, startMinute, letGo } = question;
+  const whole = (from: number) => dayOf(batches, { ...question, startMinute: from, ...(cannerOf && { cannerOf }) });
+  if (!progress) return whole(startMinute);
+  return restOfDay(whole((startMinute + progress.nowMin) % DAY_MIN), progress, letGo);
+}
+
+function waysOf({ batches, canners, ownJars, progress }: DayQuestion): Assignments {
+  const usable = canners.filter(({ id }) => !progress?.cannersOut.includes(id));
+  return assignments(batches, usable, ownJars, progress?.cannerOf);
 }
 
 /** Nodes that one way to share the loads gets before the next is looked at. */
@@ -97,12 +116,12 @@ export function planDay(question: DayQuestion): DayPlanner | DayRefusal {
  * side, the most promising first, and left aside once it can no longer win.
  */
 function planWith(question: DayQuestion, unsaved: readonly string[]): DayPlanner | DayRefusal {
-  const { ways, complete } = assignments(question.batches, question.canners, question.ownJars);
+  const { ways, complete } = waysOf(question);
   if (ways.length === 0) return { kind: 'refusal', cause: 'no-canner' };
   const open: Way[] = [];
   let unmet: RuleNotMet | undefined;
   for (const cannerOf of ways) {
-    const problem = dayOf(question.batches, { ...question, cannerOf });
+    const problem = problemOf(question, cannerOf);
     const search = startSearch(scheduleProblemOf(problem), { seed: question.seed });
     if (search.kind === 'ruleNotMet') unmet ??= inWords(search, problem, question.canners);
     else open.push({ cannerOf, problem, search });
@@ -120,14 +139,13 @@ function planWith(question: DayQuestion, unsaved: readonly string[]): DayPlanner
 
 /** Why a day that the search proved impossible cannot be done: {@link unmetRule} in words. */
 export function whyNot(question: DayQuestion, onTry?: () => void): RuleNotMet {
-  const [cannerOf] = assignments(question.batches, question.canners, question.ownJars).ways;
-  const problem = dayOf(question.batches, { ...question, ...(cannerOf && { cannerOf }) });
+  const problem = problemOf(question, waysOf(question).ways[0]);
   return inWords(unmetRule(scheduleProblemOf(problem), onTry), problem, question.canners);
 }
 
 /** No day is over before this, whichever canner takes which load: canners left out, and heated in no time. */
 function boundOfAny(question: DayQuestion, ways: readonly Way[]): number {
-  const problem = ways[0]?.problem ?? dayOf(question.batches, question);
+  const problem = ways[0]?.problem ?? problemOf(question);
   const relaxed = problem.tasks.map((task) => ({
     ...task,
     needs: Object.fromEntries(Object.entries(task.needs).filter(([id]) => !isCannerResource(id))),
@@ -209,7 +227,11 @@ class Run {
       const task = byId.get(id);
       return task ? [{ task, startMin: start, endMin: end }] : [];
     });
-    const { tasks, cannerOf } = inNumberOrder(this.question, way.cannerOf, settled(way.problem, placed));
+    const laid = settled(way.problem, placed);
+    // What has begun keeps its name: loads are only told apart before that.
+    const { tasks, cannerOf } = this.question.progress
+      ? { tasks: laid, cannerOf: way.cannerOf }
+      : inNumberOrder(this.question, way.cannerOf, laid);
     this.shown = { way, makespan, tasks, cannerOf };
     return this.shown;
   }

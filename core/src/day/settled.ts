@@ -42,7 +42,7 @@ function earliestFor(own: ScheduledTask, tasks: readonly ScheduledTask[]): numbe
     return entry ? entry.endMin + minLag : 0;
   });
   const after = lagsTo(own, tasks).map(({ startMin, maxLag = Infinity }) => startMin - maxLag - length);
-  return Math.min(own.startMin, Math.max(0, ...before, ...after));
+  return Math.min(own.startMin, Math.max(own.task.releaseMin ?? 0, ...before, ...after));
 }
 
 /** Before all that waits for it. */

@@ -1,3 +1,6 @@
+/** Lids of a load: screw bands of reusable ones are tightened as soon as the jars are out, those of the others never. */
+export type Lids = 'single-use' | 'reusable';
+
 /** What happened to a load, told by whoever stood at the canner. Each has its own id and its own time. */
 export type KitchenEvent = { readonly id: string; readonly loadId: string; readonly at: number } & (
   | {
@@ -5,11 +8,25 @@ export type KitchenEvent = { readonly id: string; readonly loadId: string; reado
       readonly jars: number;
       /** The canner it went into, where that is not the one of its batch. */
       readonly cannerId?: string;
+      /** Single-use unless told. */
+      readonly lids?: Lids;
     }
-  | { readonly type: 'boil-reached' }
+  /** A canner that times itself runs: the minutes it shows until it is done. */
+  | { readonly type: 'machine-started'; readonly minutes: number }
+  /** A pressure canner vents: a strong column of steam, the weight still off. */
+  | { readonly type: 'venting-started' }
+  | {
+      readonly type: 'boil-reached';
+      /** The cook was asked, since it came sooner than can be, and said yes. */
+      readonly sure?: true;
+    }
   | { readonly type: 'boil-lost' }
   | { readonly type: 'heat-off' }
+  /** A pressure canner has come down to 0 psi by itself; the weight comes off. */
+  | { readonly type: 'pressure-down' }
   | { readonly type: 'jars-out' }
+  /** A jar broke: so many are left. Told twice it counts once. */
+  | { readonly type: 'jars-left'; readonly jars: number }
   | {
       readonly type: 'seal-checked';
       /** One entry a jar, in the order of the load map. */
@@ -17,7 +34,24 @@ export type KitchenEvent = { readonly id: string; readonly loadId: string; reado
       /** Ids for the jars that go to the shelf and for those that did not seal. */
       readonly sealedLotId: string;
       readonly unsealedLotId: string;
+      /** Where those that did not seal go; the refrigerator unless told. */
+      readonly unsealed?: 'refrigerator' | 'reprocess';
+    }
+  | {
+      readonly type: 'taken-back';
+      /** The tap that was a slip. */
+      readonly eventId: string;
+      /** The cook was asked, since it would shorten a process, and said yes. */
+      readonly sure?: true;
     }
 );
 
 export type KitchenEventType = KitchenEvent['type'];
+
+/** Events in the order of their times, each id once: whoever sent them when. */
+export function inOrderOnce<Event extends { readonly id: string; readonly at: number }>(
+  events: readonly Event[],
+): Event[] {
+  const once = [...new Map(events.map((event) => [event.id, event])).values()];
+  return once.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+}

@@ -1,4 +1,5 @@
-import { type LoadOrder, type LoadState, processEndsAt } from './loadState';
+import { isPressure } from '../canner/canner';
+import { type LoadOrder, type LoadState, processEndsAt, VENT_MS } from './loadState';
 
 const MINUTE_MS = 60_000;
 const HOUR_MS = 60 * MINUTE_MS;
@@ -9,14 +10,25 @@ export const COOL_FROM_MS = 12 * HOUR_MS;
 /** An unsealed jar found within this time of processing may be kept; later it is discarded. Handbook rule 9. */
 export const KEEP_UNSEALED_MS = 24 * HOUR_MS;
 
+/** A clock that runs down, with the whole it began with. */
+interface Countdown {
+  readonly leftMs: number;
+  readonly endsAt: number;
+  readonly wholeMs: number;
+  readonly timeIsUp: boolean;
+}
+
 /** What the clock of a load shows at one moment. */
 export type LoadClock =
-  | { kind: 'planned' }
-  | { kind: 'heating'; sinceMs: number; timesLost: number }
-  | { kind: 'boiling'; leftMs: number; endsAt: number; timeIsUp: boolean }
-  | { kind: 'resting'; leftMs: number; endsAt: number; timeIsUp: boolean; mayLiftOut: boolean }
-  | { kind: 'cooling'; sinceMs: number; checkFrom: number; checkDue: boolean }
-  | { kind: 'checked' };
+  | { readonly kind: 'planned' }
+  | { readonly kind: 'heating'; readonly sinceMs: number; readonly timesLost: number }
+  | ({ readonly kind: 'venting' } & Countdown)
+  | ({ readonly kind: 'boiling' } & Countdown)
+  /** Pressure falls by itself; how long that usually takes is shown, when it is over the gauge says. */
+  | ({ readonly kind: 'falling' } & Countdown)
+  | ({ readonly kind: 'resting'; readonly mayLiftOut: boolean } & Countdown)
+  | { readonly kind: 'cooling'; readonly sinceMs: number; readonly checkFrom: number; readonly checkDue: boolean }
+  | { readonly kind: 'checked' };
 
 /**
  * Reads a load's clock. Nothing runs between two readings: a phone that slept, was closed or lost the network reads the
@@ -29,19 +41,18 @@ export function loadClock(order: LoadOrder, state: LoadState, now: number): Load
     case 'planned':
     case 'checked':
       return { kind: state.phase };
-    case 'heating':
-      return { kind: 'heating', sinceMs: Math.max(0, now - (state.startedAt ?? now)), timesLost: state.timesLost };
-    case 'boiling':
-      return {
-        kind: 'boiling',
-        ...untilEnd(processEndsAt(order, state) ?? now, now, order.processMinutes * MINUTE_MS),
-      };
-    case 'resting': {
-      const offAt = state.heatOffAt ?? now;
-      const restMs = order.restMinutes * MINUTE_MS;
-      const mayLiftOut = now >= offAt + order.leastRestMinutes * MINUTE_MS;
-      return { kind: 'resting', ...untilEnd(offAt + restMs, now, restMs), mayLiftOut };
+    case 'heating': {
+      const since = state.lostAt ?? state.startedAt ?? now;
+      return { kind: 'heating', sinceMs: Math.max(0, now - since), timesLost: state.timesLost };
     }
+    case 'venting':
+      return { kind: 'venting', ...untilEnd((state.ventAt ?? now) + VENT_MS, now, VENT_MS) };
+    case 'boiling': {
+      const wholeMs = (state.machineMinutes ?? order.processMinutes) * MINUTE_MS;
+      return { kind: 'boiling', ...untilEnd(processEndsAt(order, state) ?? now, now, wholeMs) };
+    }
+    case 'resting':
+      return restClock(order, state, now);
     case 'cooling': {
       const outAt = state.outAt ?? now;
       const checkFrom = outAt + COOL_FROM_MS;
@@ -50,7 +61,18 @@ export function loadClock(order: LoadOrder, state: LoadState, now: number): Load
   }
 }
 
+function restClock(order: LoadOrder, { heatOffAt, zeroAt }: LoadState, now: number): LoadClock {
+  const leastMs = order.leastRestMinutes * MINUTE_MS;
+  const restMs = order.restMinutes * MINUTE_MS;
+  const offAt = heatOffAt ?? now;
+  if (isPressure(order.method)) {
+    if (zeroAt === undefined) return { kind: 'falling', ...untilEnd(offAt + restMs - leastMs, now, restMs - leastMs) };
+    return { kind: 'resting', ...untilEnd(zeroAt + leastMs, now, leastMs), mayLiftOut: now >= zeroAt + leastMs };
+  }
+  return { kind: 'resting', ...untilEnd(offAt + restMs, now, restMs), mayLiftOut: now >= offAt + leastMs };
+}
+
 /** Never more than the whole is left to show: a tap can be a moment younger than the clock that is drawn. */
-function untilEnd(endsAt: number, now: number, wholeMs: number): { leftMs: number; endsAt: number; timeIsUp: boolean } {
-  return { leftMs: Math.min(wholeMs, Math.max(0, endsAt - now)), endsAt, timeIsUp: now >= endsAt };
+function untilEnd(endsAt: number, now: number, wholeMs: number): Countdown {
+  return { leftMs: Math.min(wholeMs, Math.max(0, endsAt - now)), endsAt, wholeMs, timeIsUp: now >= endsAt };
 }

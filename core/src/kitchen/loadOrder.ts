@@ -7,6 +7,7 @@ import { type LoadOrder } from './loadState';
 export function loadOrder(batch: Batch, load: PlannedLoad, batches: readonly Batch[]): LoadOrder {
   const [rest] = restMinutes(batch.method, batch.jar);
   return {
+    method: batch.method,
     jars: load.jars,
     processMinutes: minutesOf(batch, load, batches),
     restMinutes: rest,

@@ -12,11 +12,13 @@ export interface SealCheckResult {
   /** Unsealed jars that are kept in the refrigerator, and those found too late that are thrown away. */
   readonly refrigerated: number;
   readonly discarded: number;
+  /** Unsealed jars whose contents go through the canner again. */
+  readonly reprocessed: number;
 }
 
 /**
- * Where the jars of a checked load go: sealed ones to the shelf, the others to the refrigerator with a use-by, or away
- * when they were found later than 24 h after their process.
+ * Where the jars of a checked load go: sealed ones to the shelf, the others to the refrigerator with a use-by, into the
+ * canner again where the cook says so, or away when they were found later than 24 h after their process.
  *
  * @param before the load as it stood when its lids were pressed
  * @param event the check, one entry a jar
@@ -31,7 +33,13 @@ export function sealCheck(
   const unsealed = event.sealed.length - sealed;
   const inTime = mayKeepUnsealed(madeAt, event.at);
   const common = { loadId: event.loadId, product: batch.product, jar: batch.jar, madeAt };
-  const result = { sealed, refrigerated: inTime ? unsealed : 0, discarded: inTime ? 0 : unsealed };
+  const again = inTime && event.unsealed === 'reprocess';
+  const result = {
+    sealed,
+    refrigerated: inTime && !again ? unsealed : 0,
+    discarded: inTime ? 0 : unsealed,
+    reprocessed: again ? unsealed : 0,
+  };
   const lots: JarLot[] = [];
   if (sealed > 0) lots.push({ ...common, id: event.sealedLotId, place: 'shelf', keepsUntil: bestBy(madeAt) });
   if (result.refrigerated > 0) {

@@ -9,6 +9,20 @@ export interface JarCount {
   readonly count: number;
 }
 
+/** How a batch went, where it did not go well. */
+export const FAULTS = [
+  'floated',
+  'siphoned',
+  'browned',
+  'too thick',
+  'too thin',
+  'soft',
+  'did not set',
+  'buckled lid',
+  'broken jar',
+] as const;
+export type Fault = (typeof FAULTS)[number];
+
 /** What became of a batch, as the cook wrote it down: produce in, jars out. */
 export interface BatchRecord {
   readonly id: string;
@@ -28,9 +42,23 @@ export interface BatchRecord {
   /** Epoch milliseconds. */
   readonly madeAt: number;
   readonly note: string;
+  /** Make of the jars and of the lids, in the household's own words: breakages and buckled lids follow a make. */
+  readonly jarMake: string;
+  readonly lidMake: string;
+  /** Brine or syrup that was left, for another product. */
+  readonly leftoverMl: number;
+  readonly faults: readonly Fault[];
   /** False where the cook says that this one tells nothing: a jar broke, half was eaten. */
   readonly learnFrom: boolean;
 }
+
+/** What a record says of makes and faults where nothing was told. */
+export const NOTHING_MORE = {
+  jarMake: '',
+  lidMake: '',
+  leftoverMl: 0,
+  faults: [],
+} as const satisfies Partial<BatchRecord>;
 
 const ML_PER_QUART = 4 * ML_PER_CUP;
 

@@ -1,4 +1,4 @@
-import { type BatchRecord, lbPerQuartOf } from './batchRecord';
+import { type BatchRecord, lbPerQuartOf, NOTHING_MORE } from './batchRecord';
 import { byProductsOf } from './byProducts';
 import { checkRecord } from './checkRecord';
 import { formulaForCrop } from './formulaNeeds';
@@ -92,6 +92,7 @@ test('sauce gives thin juice at most, peeled apples give peels and cores, and ea
 const record = (more: Partial<BatchRecord>): BatchRecord => ({
   id: 'r',
   batchId: null,
+  ...NOTHING_MORE,
   product: 'tomatoes-crushed',
   crop: 'tomato-paste',
   massKg: lb(22),

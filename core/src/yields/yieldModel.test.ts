@@ -3,7 +3,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
-import { type BatchRecord } from './batchRecord';
+import { type BatchRecord, NOTHING_MORE } from './batchRecord';
 import { mixtureQuantile } from './mixture';
 import { printedYield } from './printedYield';
 import { learnYields } from './yieldModel';
@@ -29,6 +29,7 @@ function recordOf([crop, product, deviation, yearsAgo = 0]: Sign, i: number): Ba
     partJar: null,
     madeAt: NOW - yearsAgo * YEAR,
     note: '',
+    ...NOTHING_MORE,
     learnFrom: true,
   };
 }

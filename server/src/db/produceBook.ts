@@ -1,7 +1,9 @@
 import { type Transaction } from 'sequelize';
+import { timedUses } from '@hoddle/core/day/timedUses';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type Lot, onHand, overdrawnKg, type TimedUse } from '@hoddle/core/harvest/onHand';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
+import { readBatchesNow } from './readState';
 import { type Tables } from './tables';
 
 /** All that was entered of one pick, as it stands in a transaction. */
@@ -14,18 +16,13 @@ export interface ProduceBook {
 /** Kilograms that rounding of pounds may take beyond what is there. */
 export const CRUMB_KG = 0.01;
 
+/** Batches as they stand count: produce of loads that were dropped on the day is on hand again. */
 export async function readBook(tables: Tables, pickId: string, transaction: Transaction): Promise<ProduceBook> {
-  const where = { pickId };
-  const uses = (await tables.uses.findAll({ where, transaction })).map((row) => row.get({ plain: true }));
-  const ids = uses.map(({ batchId }) => batchId);
-  const batches = (await tables.batches.findAll({ where: { id: ids }, transaction })).map((row) =>
-    row.get({ plain: true }),
-  );
-  const changes = await tables.lotChanges.findAll({ where, order: [['at', 'ASC']], transaction });
-  const startOf = new Map(batches.map(({ id, startAt }) => [id, startAt]));
+  const batches = await readBatchesNow({ tables }, transaction);
+  const changes = await tables.lotChanges.findAll({ where: { pickId }, order: [['at', 'ASC']], transaction });
   return {
     pick: (await tables.picks.findByPk(pickId, { transaction }))?.get({ plain: true }),
-    uses: uses.map((use) => ({ ...use, at: startOf.get(use.batchId) })),
+    uses: timedUses(batches).filter((use) => use.pickId === pickId),
     changes: changes.map((row) => row.get({ plain: true })),
   };
 }

@@ -1,8 +1,11 @@
+import { type Transaction } from 'sequelize';
 import * as v from 'valibot';
 import { KitchenSchema } from '@hoddle/contract/household';
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
 import { USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
+import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
+import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
@@ -35,7 +38,8 @@ export async function readState(db: Database, clock: Clock): Promise<HouseholdSt
     ownMeasures: await all(tables.ownMeasures, [['crop', 'ASC']]),
     batchRecords: await readBatchRecords(db),
     batches: await readBatches(db),
-    events: (await all(tables.events, [['at', 'ASC']])).map(eventOf),
+    events: await readEvents(db),
+    dayEvents: await readDayEvents(db),
     lots: (await all(tables.lots, [['madeAt', 'ASC']])).map(lotOf),
     movements: await all(tables.movements, [['at', 'ASC']]),
     checkedRows: await all(tables.checkedRows, [['rowId', 'ASC']]),
@@ -68,16 +72,35 @@ export async function readPages(db: Database): Promise<HouseholdPages> {
   };
 }
 
-export async function readBatches({ tables }: Database): Promise<Batch[]> {
-  const [batches, uses, loads] = await Promise.all([
-    all(tables.batches, [['startAt', 'ASC']]),
-    all(tables.uses),
-    all(tables.loads, [['number', 'ASC']]),
-  ]);
-  return batches.map(({ ingredients, pressurePsi, ...batch }) => ({
+/** What happened to the loads, in the order of its times. */
+export async function readEvents(
+  { tables }: Pick<Database, 'tables'>,
+  transaction?: Transaction,
+): Promise<KitchenEvent[]> {
+  return (await all(tables.events, [['at', 'ASC']], transaction)).map(eventOf);
+}
+
+async function readDayEvents({ tables }: Pick<Database, 'tables'>, transaction?: Transaction): Promise<DayEvent[]> {
+  const rows = await all(tables.dayEvents, [['at', 'ASC']], transaction);
+  return rows.map(({ detail, ...event }) => ({ ...event, ...detail }) as DayEvent);
+}
+
+/** The batches as they stand: as planned, with what was changed on the day. */
+export async function readBatchesNow(db: Pick<Database, 'tables'>, transaction?: Transaction): Promise<Batch[]> {
+  const batches = await readBatches(db, transaction);
+  return batchesNow(batches, await readDayEvents(db, transaction), await readEvents(db, transaction));
+}
+
+/** The batches as they were planned. */
+export async function readBatches({ tables }: Pick<Database, 'tables'>, transaction?: Transaction): Promise<Batch[]> {
+  const batches = await all(tables.batches, [['startAt', 'ASC']], transaction);
+  const uses = await all(tables.uses, [], transaction);
+  const loads = await all(tables.loads, [['number', 'ASC']], transaction);
+  return batches.map(({ ingredients, pressurePsi, againOf, ...batch }) => ({
     ...batch,
     ...(pressurePsi !== null && { pressurePsi }),
     ...(ingredients !== null && { ingredients }),
+    ...(againOf !== null && { againOf }),
     uses: uses.filter((use) => use.batchId === batch.id).map(({ batchId: _, ...use }) => use),
     loads: loads.filter((load) => load.batchId === batch.id).map(loadOf),
   }));
@@ -95,6 +118,10 @@ function lotOf({ loadId, ...lot }: LotRow) {
   return loadId === null ? lot : { ...lot, loadId };
 }
 
-async function all<Row extends object>(table: Table<Row>, order: [string, 'ASC'][] = []): Promise<Row[]> {
-  return (await table.findAll({ order })).map((row) => row.get({ plain: true }));
+async function all<Row extends object>(
+  table: Table<Row>,
+  order: [string, 'ASC'][] = [],
+  transaction?: Transaction,
+): Promise<Row[]> {
+  return (await table.findAll({ order, ...(transaction && { transaction }) })).map((row) => row.get({ plain: true }));
 }

@@ -6,6 +6,7 @@ import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
+import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
@@ -24,7 +25,8 @@ export interface HouseholdRow {
   kitchen: Kitchen | null;
   ownJars: readonly OwnJar[];
 }
-export type BatchRow = Omit<Batch, 'uses' | 'loads' | 'ingredients' | 'pressurePsi'> & {
+export type BatchRow = Omit<Batch, 'uses' | 'loads' | 'ingredients' | 'pressurePsi' | 'againOf'> & {
+  againOf: string | null;
   ingredients: readonly string[] | null;
   pressurePsi: number | null;
 };
@@ -54,6 +56,13 @@ export interface EventRow {
   /** What the type carries beside its time: jars, seals. */
   detail: object;
 }
+export interface DayEventRow {
+  id: string;
+  day: string;
+  type: DayEvent['type'];
+  at: number;
+  detail: object;
+}
 export type LotRow = Omit<JarLot, 'loadId'> & { loadId: string | null };
 
 export interface Tables {
@@ -69,6 +78,7 @@ export interface Tables {
   uses: Table<UseRow>;
   loads: Table<LoadRow>;
   events: Table<EventRow>;
+  dayEvents: Table<DayEventRow>;
   lots: Table<LotRow>;
   movements: Table<Movement>;
   checkedRows: Table<CheckedRowRow>;
@@ -108,6 +118,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       layers: INTEGER,
       burnerWatts: DOUBLE,
       electric: BOOLEAN,
+      timesItself: BOOLEAN,
       testFits: JSON,
     }),
     picks: table('picks', {
@@ -161,6 +172,10 @@ export function defineTables(sequelize: Sequelize): Tables {
       partJar: JSON,
       madeAt: BIGINT,
       note: STRING,
+      jarMake: STRING,
+      lidMake: STRING,
+      leftoverMl: DOUBLE,
+      faults: JSON,
       learnFrom: BOOLEAN,
     }),
     batches: table('batches', {
@@ -175,6 +190,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       cannerId: STRING,
       startAt: BIGINT,
       ingredients: JSON,
+      againOf: STRING,
     }),
     uses: table('batch_uses', {
       batchId: { type: STRING, primaryKey: true },
@@ -191,6 +207,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       withLoadId: STRING,
     }),
     events: table('kitchen_events', { id, loadId: STRING, type: STRING, at: BIGINT, detail: JSON }),
+    dayEvents: table('day_events', { id, day: STRING, type: STRING, at: BIGINT, detail: JSON }),
     lots: table('jar_lots', {
       id,
       loadId: STRING,

@@ -9,7 +9,7 @@ import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { findProcess } from '@hoddle/core/process/findProcess';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
-import { type BatchRecord, quartsPerJar } from '@hoddle/core/yields/batchRecord';
+import { type BatchRecord, NOTHING_MORE, quartsPerJar } from '@hoddle/core/yields/batchRecord';
 import { printedYield } from '@hoddle/core/yields/printedYield';
 import { plantingOf } from './demoGarden';
 import { idOf } from './demoIds';
@@ -159,6 +159,7 @@ function batchOf(pick: HarvestPick, product: ProductId, jar: JarSize, n: number,
     partJar: part > 0 ? { jar, part } : null,
     madeAt: startAt + 8 * HOUR,
     note: NOTES[n % NOTES.length] ?? '',
+    ...NOTHING_MORE,
     learnFrom: true,
   };
   return { batch, record };

@@ -6,6 +6,7 @@ import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
+import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
@@ -30,6 +31,7 @@ export interface DemoHousehold {
   readonly batchRecords: BatchRecord[];
   readonly batches: Batch[];
   readonly events: KitchenEvent[];
+  readonly dayEvents: DayEvent[];
   readonly lots: JarLot[];
   readonly movements: Movement[];
   readonly checkedRows: CheckedRow[];
@@ -76,6 +78,7 @@ export function fennickHollow(now: Date): DemoHousehold {
     ownMeasures: [{ crop: 'tomatillo', measure: 'colander', massKg: 3.5 * KG_PER_LB }],
     batches: [...seasons.batches, ...lastNight.batches],
     events: [...seasons.events, ...lastNight.events],
+    dayEvents: [],
     batchRecords: seasons.batchRecords,
     lots,
     movements,

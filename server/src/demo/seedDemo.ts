@@ -23,7 +23,7 @@ const { tables } = db;
 const isNew = (await tables.picks.count()) === 0 && (await tables.lots.count()) === 0;
 if (isNew) {
   const now = new Date();
-  const { household, demoNow, batches, events, lots, ...rest } = fennickHollow(now);
+  const { household, demoNow, batches, events, dayEvents, lots, ...rest } = fennickHollow(now);
   const { canners, ...settings } = household;
   await db.write(async (transaction) => {
     const demoOffsetMs = demoNow - now.getTime();
@@ -45,6 +45,8 @@ if (isNew) {
     await tables.batchRecords.bulkCreate(rest.batchRecords, { transaction });
     const rows = events.map(({ id, loadId, type, at, ...detail }) => ({ id, loadId, type, at, detail }));
     await tables.events.bulkCreate(rows, { transaction });
+    const steps = dayEvents.map(({ id, day, type, at, ...detail }) => ({ id, day, type, at, detail }));
+    await tables.dayEvents.bulkCreate(steps, { transaction });
     await tables.lots.bulkCreate(
       lots.map((lot) => ({ ...lot, loadId: null })),
       { transaction },

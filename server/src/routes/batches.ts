@@ -10,7 +10,7 @@ import { insertParts } from '../db/insertParts';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { CRUMB_KG, lotsOf, readBook } from '../db/produceBook';
-import { readBatches, readPages } from '../db/readState';
+import { readBatchesNow, readPages } from '../db/readState';
 import { Problem } from '../problem';
 
 /** Batches: planned once, with their loads and what they take from picks; given up as long as no load has begun. */
@@ -63,7 +63,7 @@ function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
 /** Whoever shares a canner is processed one way, at one pressure, in jars of one size; the longest time holds for all. */
 async function holdAgainstHosts(db: Database, batch: Batch): Promise<void> {
   if (batch.loads.every(({ withLoadId }) => withLoadId === undefined)) return;
-  const others = (await readBatches(db)).filter(({ id }) => id !== batch.id);
+  const others = (await readBatchesNow(db)).filter(({ id }) => id !== batch.id);
   for (const load of batch.loads) {
     if (load.withLoadId === undefined) continue;
     const host = hostOf(load, others);
@@ -82,8 +82,8 @@ async function holdAgainstHosts(db: Database, batch: Batch): Promise<void> {
 
 function keepBatch(db: Database, batch: Batch): Promise<boolean> {
   const { tables } = db;
-  const { uses, loads: _, ingredients = null, pressurePsi = null, ...own } = batch;
-  const row = { ...own, ingredients, pressurePsi };
+  const { uses, loads: _, ingredients = null, pressurePsi = null, againOf = null, ...own } = batch;
+  const row = { ...own, ingredients, pressurePsi, againOf };
   return db.write(async (transaction) => {
     const isNew = await keepOnce(tables.batches, row, transaction);
     if (!isNew) return false;

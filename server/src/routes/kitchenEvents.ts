@@ -11,7 +11,7 @@ import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
-import { eventOf, readBatches } from '../db/readState';
+import { eventOf, readBatches, readBatchesNow } from '../db/readState';
 import { Problem } from '../problem';
 
 /**
@@ -21,7 +21,7 @@ import { Problem } from '../problem';
 export function kitchenEventsRoute(db: Database): Router {
   return Router().post('/kitchen/events', async (req, res) => {
     const event = v.parse(KitchenEventSchema, req.body) as KitchenEvent;
-    const batches = await readBatches(db);
+    const batches = await knownBatches(db, event.loadId);
     const own = loadOf(event.loadId, batches);
     const isNew = await db.write(async (transaction) => {
       const { id, loadId, type, at, ...detail } = event;
@@ -32,6 +32,12 @@ export function kitchenEventsRoute(db: Database): Router {
     });
     res.status(isNew ? 201 : 200).json(event);
   });
+}
+
+/** As they stand; a load that another screen dropped meanwhile still has what happens to it told. */
+async function knownBatches(db: Database, loadId: string): Promise<readonly Batch[]> {
+  const now = await readBatchesNow(db);
+  return now.some(({ loads }) => loads.some(({ id }) => id === loadId)) ? now : readBatches(db);
 }
 
 /** What was told of a load, by itself and by the one it goes in with. */

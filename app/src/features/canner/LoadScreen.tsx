@@ -1,6 +1,8 @@
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { countJars } from '@hoddle/core/handbook/jars';
+import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { guestsOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
+import { type KitchenEvent, type Lids } from '@hoddle/core/kitchen/kitchenEvent';
 import { productRow } from '@hoddle/core/handbook/products';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { useRouter } from 'expo-router';
@@ -10,7 +12,8 @@ import { v7 as uuidV7 } from 'uuid';
 import { placeInDay } from '@/features/day/placeInDay';
 import { phaseWords } from '@/features/day/phaseWords';
 import { useDay } from '@/features/day/useDay';
-import { IN_CANNER, type RunningLoad, useLoad, useLoads } from '@/features/kitchen/useLoad';
+import { type RunningLoad, useLoad, useLoads } from '@/features/kitchen/useLoad';
+import { useStartDay } from '@/features/kitchen/useStartDay';
 import { DosePart } from '@/features/process/DosePart';
 import { ProcessPart } from '@/features/process/ProcessPart';
 import { usePages } from '@/features/process/usePages';
@@ -20,6 +23,7 @@ import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
+import { checksOf, LoadChecklist } from './LoadChecklist';
 import { LoadPlate } from './LoadPlate';
 
 /** One load before it goes in: where the jars stand, how deep the water, how long, what goes into each jar. */
@@ -41,10 +45,14 @@ function Load({ running }: { running: RunningLoad }) {
   const wide = useIsWide();
   const enter = useHouseholdStore((store) => store.enter);
   const { household } = useHousehold();
+  const { events, batches } = useHousehold();
   const [jars, setJars] = useState(state.jars);
+  const [ticked, setTicked] = useState<readonly string[]>([]);
+  const [lids, setLids] = useState<Lids>(() => lastLids(events));
   const product = productRow(batch.product);
-  const guests = guestsOf(load.id, useHousehold().batches);
+  const guests = guestsOf(load.id, batches);
   const day = useDay();
+  const startDay = useStartDay(day);
   const place = placeInDay(day, batch, load);
   const cannerId =
     day?.loads.find(({ id }) => id === load.id)?.cannerId ?? state.cannerId ?? load.cannerId ?? batch.cannerId;
@@ -60,9 +68,14 @@ function Load({ running }: { running: RunningLoad }) {
   const pages = usePages();
   const row = findTestedRow(batch, pages);
   const planned = state.phase === 'planned';
-  const toKitchen = () => router.navigate({ pathname: '/kitchen/[loadId]', params: { loadId: load.id } });
+  const checks = checksOf(row.kind === 'testedRow' ? row : undefined, batch.jar);
+  const toCheck = checks.length - ticked.length;
+  const toKitchen = () => router.navigate('/kitchen');
   const start = () => {
-    const told = { id: uuidV7(), loadId: load.id, at: householdNow(), type: 'load-started', jars, cannerId } as const;
+    // A load that goes in begins the day, whoever forgot to say so.
+    startDay();
+    const at = householdNow();
+    const told = { id: uuidV7(), loadId: load.id, at, type: 'load-started', jars, cannerId, lids } as const;
     enter({ kind: 'event', event: told });
     toKitchen();
   };
@@ -81,10 +94,15 @@ function Load({ running }: { running: RunningLoad }) {
                 {phaseWords(busy.state.phase, busy.batch.method).toLowerCase()}.
               </Words>
             )}
+            {toCheck > 0 && (
+              <Words weight={600}>
+                {toCheck} {toCheck === 1 ? 'thing' : 'things'} to look at on every jar first.
+              </Words>
+            )}
             <Key
               tall
               words={`${countJars(jars + besides, batch.jar)} ${jars + besides === 1 ? 'is' : 'are'} in, heat it`}
-              disabled={busy !== undefined}
+              disabled={busy !== undefined || toCheck > 0}
               onPress={start}
             />
           </View>
@@ -124,10 +142,17 @@ function Load({ running }: { running: RunningLoad }) {
               ))}
             </>
           )}
+          {planned && <LoadChecklist checks={checks} ticked={ticked} onTick={setTicked} lids={lids} onLids={setLids} />}
         </View>
       </View>
     </Screen>
   );
+}
+
+/** A household keeps to the lids it has. */
+function lastLids(events: readonly KitchenEvent[]): Lids {
+  const last = [...events].reverse().find(({ type }) => type === 'load-started');
+  return last?.type === 'load-started' ? (last.lids ?? 'single-use') : 'single-use';
 }
 
 /** What goes into the jars of another batch that stand in the same canner. */

@@ -37,15 +37,9 @@ const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {
   const router = useRouter();
   const wide = useIsWide();
   const now = useNow(20_000);
-  const nextIndex = day.loads.findIndex(({ phase }) => phase !== 'cooling' && phase !== 'checked');
-  const next = day.loads[nextIndex];
+  const next = day.loads.find(({ phase }) => phase !== 'cooling' && phase !== 'checked');
   const count = `${day.loads.length} ${day.loads.length === 1 ? 'load' : 'loads'}`;
   const planned = hasPlan(day) ? day : undefined;
-  const open = () => {
-    if (!next) return;
-    if (next.phase === 'planned') router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: next.id } });
-    else router.navigate({ pathname: '/kitchen/[loadId]', params: { loadId: next.id } });
-  };
   return (
     <Screen
       station="plan"
@@ -53,17 +47,11 @@ const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {
       note={next ? finishWords(day) : 'All loads are out of the canner.'}
       bleed
       headSide={
-        next &&
-        planned && (
-          <Key
-            words={next.phase === 'planned' ? (nextIndex === 0 ? 'Start' : `Load ${nextIndex + 1}`) : 'Clock'}
-            onPress={open}
-          />
-        )
+        next && planned && <Key words={day.live ? 'Kitchen' : 'Start'} onPress={() => router.navigate('/kitchen')} />
       }
     >
       <View className={`pb-2 ${wide ? 'px-8' : 'px-4'}`}>
-        {next && <SearchPart day={day} />}
+        {next && !day.live && <SearchPart day={day} />}
         <NotSoPart day={day} />
         {planned && (
           <Words size="label" tone="ink-2">

@@ -1,10 +1,9 @@
 import { productRow } from '@hoddle/core/handbook/products';
-import { dayOf } from '@hoddle/core/day/dayOf';
+import { problemOf } from '@hoddle/core/day/planDay';
 import { type DayProblem, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { type Why, whyThen } from '@hoddle/core/day/whyThen';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { useDayPlanStore } from '@/store/dayPlanStore';
 import { useHousehold } from '@/store/useHousehold';
 import { clockTime, duration, weekday } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
@@ -17,22 +16,21 @@ const MINUTE_MS = 60_000;
 /** Every step of the day with its time, and what it waits for. */
 export function StepsScreen() {
   const day = useDay();
-  const cannerOf = useDayPlanStore((store) => store.plan?.cannerOf);
-  if (!day || !hasPlan(day) || !cannerOf) {
+  if (!day || !hasPlan(day)) {
     return (
       <Screen station="plan" title="No plan yet" backTo="/plan">
         <Words>The steps stand here as soon as the day is laid out.</Words>
       </Screen>
     );
   }
-  return <Steps day={day} cannerOf={cannerOf} />;
+  return <Steps day={day} />;
 }
 
-function Steps({ day, cannerOf }: { day: Day; cannerOf: Readonly<Record<string, string>> }) {
+function Steps({ day }: { day: Day }) {
   const { canners } = useHousehold().household;
   const problem = useMemo(
-    () => dayOf(day.question.batches, { ...day.question, cannerOf: new Map(Object.entries(cannerOf)) }),
-    [day.question, cannerOf],
+    () => problemOf({ ...day.question, progress: undefined }, new Map(Object.entries(day.cannerOf))),
+    [day.question, day.cannerOf],
   );
   const cannerName = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'the canner';
   return (

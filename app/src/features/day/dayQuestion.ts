@@ -2,13 +2,19 @@ import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type DayQuestion } from '@hoddle/core/day/planDay';
 import { spoilsBy } from '@hoddle/core/day/spoilsBy';
+import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type LoadPhase, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { isSameDay } from 'date-fns';
 import { stateOf } from '@/features/kitchen/useLoad';
-import { heatUpsTaken } from './heatUpsTaken';
+import { isoDay } from '@/ui/clockWords';
+import { heatUpsTaken, restsTaken } from './cannerTimes';
+import { pacesOf } from './pacesOf';
 
-type Known = Pick<HouseholdState, 'household' | 'picks' | 'lotChanges'> & { readonly batches: readonly Batch[] };
+type Known = Pick<HouseholdState, 'household' | 'picks' | 'lotChanges'> & {
+  readonly batches: readonly Batch[];
+  readonly dayEvents: readonly DayEvent[];
+};
 
 const OUT_OF_CANNER: readonly LoadPhase[] = ['cooling', 'checked'];
 
@@ -35,23 +41,28 @@ export function openDate(batches: readonly Batch[], states: ReadonlyMap<string, 
 /** What is asked of the search for a day that begins with the first of its batches. */
 export function dayQuestion(
   own: readonly Batch[],
-  { household, picks, lotChanges, batches }: Known,
+  { household, picks, lotChanges, batches, dayEvents }: Known,
   states: ReadonlyMap<string, LoadState>,
 ): DayQuestion {
   const { canners, kitchen, burners, ownJars } = household;
   const begin = new Date(Math.min(...own.map(({ startAt }) => startAt)));
+  const before = batches.filter((batch) => !own.includes(batch));
+  const { seen, general, of } = pacesOf(batches, dayEvents, household, isoDay(begin.getTime()));
+  const learned = seen.length > 0 && {
+    setup: { ...kitchen, burners, handsPace: general },
+    paces: new Map(of.map(({ step, factor }) => [step, factor])),
+  };
   return {
     batches: own,
     canners,
     setup: { ...kitchen, burners },
     ownJars,
     startMinute: 60 * begin.getHours() + begin.getMinutes(),
-    heatUpsTaken: heatUpsTaken(
-      batches.filter((batch) => !own.includes(batch)),
-      states,
-    ),
+    heatUpsTaken: heatUpsTaken(before, states),
+    restsTaken: restsTaken(before, states),
     useBy: spoilsBy(own, batches, picks, lotChanges),
     seed: 1,
+    ...learned,
   };
 }
 

@@ -5,6 +5,7 @@ import { type Method } from '@hoddle/core/process/method';
 const WORDS: Readonly<Record<LoadPhase, string>> = {
   planned: 'To come',
   heating: 'Heating',
+  venting: 'Venting 10 min',
   boiling: 'At the boil',
   resting: 'Resting 5 min',
   cooling: 'Cooling 12-24 h',

@@ -1,13 +1,22 @@
 import { type Batch } from '@hoddle/core/day/batch';
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
-import { type DayQuestion } from '@hoddle/core/day/planDay';
+import { type DayQuestion, problemOf } from '@hoddle/core/day/planDay';
+import { type DayProgress } from '@hoddle/core/day/restOfDay';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf } from '@hoddle/core/day/sharedLoad';
+import { type DayState, dayState } from '@hoddle/core/kitchen/dayState';
+import { type LaidOut, layOut } from '@hoddle/core/kitchen/layOut';
+import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { type LoadPhase, type LoadState } from '@hoddle/core/kitchen/loadState';
-import { useEffect, useMemo } from 'react';
+import { type LoadInDay, progressOf, type RunningDay } from '@hoddle/core/kitchen/progressOf';
+import { type RestQuestion } from '@hoddle/core/kitchen/solveRest';
+import memoizeOne from 'memoize-one';
+import { useEffect } from 'react';
 import { useDayPlanStore } from '@/store/dayPlanStore';
+import { useRestStore } from '@/store/restStore';
 import { useHousehold, useNow } from '@/store/useHousehold';
+import { isoDay } from '@/ui/clockWords';
+import { type PlannedDay } from '@/workers/dayPlanAnswer';
 import { batchesOf, dayQuestion, keyOf, openDate, statesOf } from './dayQuestion';
-import { daysDriftMs } from './daysDrift';
 
 const MINUTE_MS = 60_000;
 
@@ -24,14 +33,29 @@ export interface DayLoad {
   readonly cannerId: string;
 }
 
+/** A day of which something has begun: what is over, what runs, and what is left in its order. */
+export interface LiveDay {
+  readonly running: RunningDay;
+  readonly progress: DayProgress;
+  readonly rest: RestQuestion;
+  /** Undefined where the order cannot be kept any more. */
+  readonly laid?: LaidOut;
+}
+
 export interface Day {
+  /** Its date: "2026-08-29". */
+  readonly id: string;
+  readonly state: DayState;
   readonly batches: readonly Batch[];
   readonly loads: readonly DayLoad[];
   /** Empty until the first plan is found. */
   readonly tasks: readonly ScheduledTask[];
   readonly question: DayQuestion;
-  /** Where minute 0 of the tasks is, with what the day has drifted since it began. */
+  /** Where minute 0 of the tasks is. */
   readonly startAt: number;
+  /** Which canner each load goes into, where that is planned. */
+  readonly cannerOf: Readonly<Record<string, string>>;
+  readonly live?: LiveDay;
   /** Undefined until the first plan is found. */
   readonly likelyAt?: number;
   readonly lateAt?: number;
@@ -45,59 +69,140 @@ export function hasPlan(day: Day): day is DayWithPlan {
 }
 
 /**
- * The day being run or planned next: batches that still have a load to process, and those of the same date. Once a load
- * has begun, the whole plan moves with it, so that its times stay true.
+ * The day being run or planned next: batches that still have a load to process, and those of the same date. Once something
+ * has begun, the rest is laid out anew around it, minute by minute, in the order the kitchen goes by.
  */
 export function useDay(): Day | undefined {
-  const { batches, events, household, picks, lotChanges } = useHousehold();
+  const { batches, events, dayEvents, household, picks, lotChanges } = useHousehold();
   const now = useNow(60_000);
-  const today = new Date(now).toDateString();
-  const asked = useMemo(() => {
+  const asked = askedDay(batches, events, dayEvents, household, picks, lotChanges, new Date(now).toDateString());
+  const { plan, key } = useDayPlanStore();
+  const lateMin = useRestStore((store) => store.lateMin);
+  const lateOf = useRestStore((store) => store.dayId);
+  useAsk(asked);
+  if (!asked) return undefined;
+  const found = key === asked.key ? plan : undefined;
+  return dayOfPlan(asked, found, Math.floor(now / MINUTE_MS), lateOf === asked.id ? lateMin : undefined);
+}
+
+type Known = ReturnType<typeof useHousehold>;
+type Asked = NonNullable<ReturnType<typeof askedDay>>;
+
+/** One look, one answer: all parts of a screen that ask get the same objects. */
+const askedDay = memoizeOne(
+  (
+    batches: Known['batches'],
+    events: Known['events'],
+    dayEvents: Known['dayEvents'],
+    household: Known['household'],
+    picks: Known['picks'],
+    lotChanges: Known['lotChanges'],
+    today: string,
+  ) => {
     const states = statesOf(batches, events);
     const own = batchesOf(openDate(batches, states) ?? new Date(today).getTime(), batches);
     const plannedAt = own[0]?.startAt;
     if (plannedAt === undefined) return undefined;
-    const question = dayQuestion(own, { household, picks, lotChanges, batches }, states);
-    return { own, states, plannedAt, question, key: keyOf(question) };
-  }, [batches, events, household, picks, lotChanges, today]);
-  const { plan, key } = useDayPlanStore();
-  useAsk(asked);
-  return useMemo(() => {
-    if (!asked) return undefined;
-    const { own, states, plannedAt, question } = asked;
-    const current = key === asked.key ? plan : undefined;
-    const tasks = current?.tasks ?? [];
-    const startAt = plannedAt + daysDriftMs(plannedAt, tasks, states);
-    const loads = own.flatMap((batch) =>
-      batch.loads.flatMap((load): DayLoad[] => {
-        // What goes in with another is told there.
-        if (hostOf(load, own)) return [];
-        const state = states.get(load.id) as LoadState;
-        const cannerId = state.cannerId ?? current?.cannerOf[load.id] ?? load.cannerId ?? batch.cannerId;
-        const guests = guestsOf(load.id, own);
-        return [{ ...load, batch, guests, minutes: minutesOf(batch, load, own), phase: state.phase, cannerId }];
-      }),
-    );
-    return {
-      batches: own,
-      loads: numbered(loads, tasks),
-      tasks,
-      question,
-      startAt,
-      ...(current && {
-        likelyAt: startAt + current.makespanMin * MINUTE_MS,
-        lateAt: startAt + current.lateMin * MINUTE_MS,
-      }),
-    };
-  }, [asked, key, plan]);
+    const id = isoDay(plannedAt);
+    const state = dayState(dayEvents.filter(({ day }) => day === id));
+    const planned = dayQuestion(own, { household, picks, lotChanges, batches, dayEvents }, states);
+    // Begun before its hour, the day counts from then.
+    const firsts = own.flatMap(({ loads }) => loads.map((load) => states.get(load.id)?.startedAt ?? Infinity));
+    const begunAt = Math.min(state.startedAt ?? Infinity, ...firsts);
+    const startAt = Math.min(plannedAt, Math.floor(begunAt / MINUTE_MS) * MINUTE_MS);
+    const isLive = begunAt < Infinity;
+    const cooks = planned.setup.cooks.filter(({ name }) => !state.away.includes(name));
+    const question: DayQuestion = isLive
+      ? { ...planned, setup: { ...planned.setup, cooks }, ...from(startAt, planned, plannedAt) }
+      : planned;
+    return { id, own, states, state, startAt, isLive, question, key: keyOf(planned) };
+  },
+);
+
+/** The same question counted from another moment. */
+function from(startAt: number, { useBy }: DayQuestion, plannedAt: number): Pick<DayQuestion, 'startMinute' | 'useBy'> {
+  const begin = new Date(startAt);
+  const laterMin = (plannedAt - startAt) / MINUTE_MS;
+  const due = new Map([...(useBy ?? [])].map(([id, minute]) => [id, minute + laterMin] as const));
+  return { startMinute: 60 * begin.getHours() + begin.getMinutes(), useBy: due };
 }
 
-/** A search belongs to the question, not to the screen that asks it. */
-function useAsk(asked: { key: string; question: DayQuestion } | undefined): void {
+const dayOfPlan = memoizeOne(
+  (asked: Asked, plan: PlannedDay | undefined, nowMinute: number, lateMin: number | undefined): Day => {
+    const { id, own, state, startAt, question } = asked;
+    const known = new Set(question.canners.map((canner) => canner.id));
+    const planned = Object.entries(state.order?.cannerOf ?? plan?.cannerOf ?? {}).filter(([, canner]) =>
+      known.has(canner),
+    );
+    const cannerOf = Object.fromEntries(planned);
+    const live = asked.isLive ? liveDay(asked, plan, cannerOf, nowMinute * MINUTE_MS) : undefined;
+    const tasks = live ? (live.laid?.tasks ?? []) : (plan?.tasks ?? []);
+    const loads = dayLoads(asked, cannerOf);
+    const common = { id, state, batches: own, loads: numbered(loads, tasks), tasks, question, startAt, cannerOf };
+    if (live?.laid) {
+      const { endMin } = live.laid;
+      const late = Math.max(endMin, lateMin ?? endMin + ((plan?.lateMin ?? 0) - (plan?.makespanMin ?? 0)));
+      return { ...common, live, likelyAt: startAt + endMin * MINUTE_MS, lateAt: startAt + late * MINUTE_MS };
+    }
+    if (live || !plan) return { ...common, ...(live && { live }) };
+    const [likelyAt, lateAt] = [plan.makespanMin, plan.lateMin].map((min) => startAt + min * MINUTE_MS);
+    return { ...common, likelyAt, lateAt };
+  },
+);
+
+/** What is left of a day in the order the kitchen goes by: the one it was started in, or last changed to. */
+function liveDay(
+  { state, states, own, question, startAt }: Asked,
+  plan: PlannedDay | undefined,
+  cannerOf: Readonly<Record<string, string>>,
+  now: number,
+): LiveDay {
+  // Begun before a plan was found, a load is followed all the same.
+  const order = new Map(
+    state.order
+      ? Object.entries(state.order.startAt).map(([id, at]) => [id, (at - startAt) / MINUTE_MS] as const)
+      : (plan?.tasks ?? []).map(({ task, startMin }) => [task.id, startMin] as const),
+  );
+  const loads = new Map(
+    own.flatMap((batch) =>
+      batch.loads
+        .filter((load) => !hostOf(load, own))
+        .map((load): [string, LoadInDay] => {
+          const stands = states.get(load.id) as LoadState;
+          const cannerId = stands.cannerId ?? cannerOf[load.id] ?? load.cannerId ?? batch.cannerId;
+          return [load.id, { order: loadOrder(batch, load, own), state: stands, cannerId }];
+        }),
+    ),
+  );
+  const into = new Map([...loads].map(([id, { cannerId }]) => [id, cannerId]));
+  const running = { tasks: problemOf(question, into).tasks, day: state, loads, startAt };
+  const progress = progressOf(running, now);
+  const rest = { question: { ...question, progress }, order, cannerOf: into };
+  const laid = layOut(rest.question, order, into);
+  return { running, progress, rest, ...(laid && { laid }) };
+}
+
+function dayLoads({ own, states }: Asked, cannerOf: Readonly<Record<string, string>>): DayLoad[] {
+  return own.flatMap((batch) =>
+    batch.loads.flatMap((load): DayLoad[] => {
+      // What goes in with another is told there.
+      if (hostOf(load, own)) return [];
+      const state = states.get(load.id) as LoadState;
+      const cannerId = state.cannerId ?? cannerOf[load.id] ?? load.cannerId ?? batch.cannerId;
+      const guests = guestsOf(load.id, own);
+      const jars = state.phase === 'planned' ? load.jars : state.jars;
+      return [{ ...load, jars, batch, guests, minutes: minutesOf(batch, load, own), phase: state.phase, cannerId }];
+    }),
+  );
+}
+
+/** A search belongs to the question, not to the screen that asks it. A day that goes by an order asks no more. */
+function useAsk(asked: Asked | undefined): void {
   const ask = useDayPlanStore((store) => store.ask);
+  const wanted = asked && !asked.state.order ? asked : undefined;
   useEffect(() => {
-    if (asked) ask(asked.key, asked.question);
-  }, [asked, ask]);
+    if (wanted) ask(wanted.key, wanted.question);
+  }, [wanted, ask]);
 }
 
 /** Loads as they come into the canners: load 1 is the first of the day, whatever batch it is of. */

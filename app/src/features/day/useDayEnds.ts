@@ -16,14 +16,14 @@ const SETTLE_MS = 400;
  * for in a worker, undefined until it is found, "none" where no plan was.
  */
 export function useDayEnds(drafts: readonly Batch[]): readonly DayEndsAt[] {
-  const { batches, events, household, picks, lotChanges } = useHousehold();
+  const { batches, events, dayEvents, household, picks, lotChanges } = useHousehold();
   const questions = useMemo(() => {
     const states = statesOf(batches, events);
     return drafts.map((draft) => {
       const own = batchesOf(draft.startAt, [...batches, draft]);
-      return dayQuestion(own, { household, picks, lotChanges, batches: [...batches, draft] }, states);
+      return dayQuestion(own, { household, picks, lotChanges, dayEvents, batches: [...batches, draft] }, states);
     });
-  }, [drafts, batches, events, household, picks, lotChanges]);
+  }, [drafts, batches, events, dayEvents, household, picks, lotChanges]);
   const key = questions.map(keyOf).join('\n');
   // The key stands for the questions: they are made anew at every look.
   const [asked, setAsked] = useState({ key: '', questions });

@@ -20,7 +20,7 @@ export function useUnwritten(): Batch[] {
     const open = new Set(
       loads.filter(({ state }) => state.phase !== 'cooling' && state.phase !== 'checked').map(({ batch }) => batch.id),
     );
-    return batches.filter(({ id }) => !written.has(id) && !open.has(id));
+    return batches.filter(({ id, againOf }) => againOf === undefined && !written.has(id) && !open.has(id));
   }, [batches, batchRecords, loads]);
 }
 

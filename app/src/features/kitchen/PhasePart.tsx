@@ -9,12 +9,12 @@ import { HeatSign } from '@/ui/HeatSign';
 import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
 import { KitchenKey } from './KitchenKey';
+import { MachinePart } from './MachinePart';
 import { methodWords } from './methodWords';
 import { type FollowingLoad } from './nextSteps';
 import { Pot } from './Pot';
 import { type RunningLoad } from './useLoad';
-
-type Tap = 'boil-reached' | 'boil-lost' | 'heat-off' | 'jars-out';
+import { type LoadTaps } from './useLoadTaps';
 
 interface PhasePartProps {
   running: RunningLoad;
@@ -22,32 +22,33 @@ interface PhasePartProps {
   now: number;
   /** The load that goes in next on this day, whatever batch it is of. */
   following?: FollowingLoad;
-  onTap: (tap: Tap) => void;
+  taps: LoadTaps;
+  /** The canner starts and times itself. */
+  timesItself: boolean;
 }
 
 /** The pot of one phase, and the one thing that can be done now. */
-export function PhasePart({ running, clock, now, following, onTap }: PhasePartProps) {
+export function PhasePart({ running, clock, now, following, taps, timesItself }: PhasePartProps) {
   const { order, batch, state } = running;
+  const { tap } = taps;
   const said = methodWords({ ...batch, processMinutes: order.processMinutes });
   const tallPx = useIsWide() ? 360 : 262;
   switch (clock.kind) {
     case 'planned':
       return <PlannedPart running={running} />;
     case 'heating':
+      return <HeatingPart running={running} clock={clock} taps={taps} timesItself={timesItself} />;
+    case 'venting':
       return (
         <>
-          <Pot heightPx={216} rim={COLOURS.heatDark}>
-            <HeatSign phase="heating" size={62} dark />
-            <Line size="figure">Heating, {duration(clock.sinceMs)}</Line>
-            <Line>
-              {clock.timesLost > 0 ? `${said.lost}: the full ${order.processMinutes} min start again` : said.wait}
+          <Pot heightPx={tallPx} rim={COLOURS.heatDark} alarm={clock.timeIsUp}>
+            <Numerals dark={clock.timeIsUp}>{countdown(clock.leftMs)}</Numerals>
+            <Line dark={clock.timeIsUp}>{clock.timeIsUp ? 'Vented 10 min' : said.vent?.left}</Line>
+            <Line dark={clock.timeIsUp}>
+              {clock.timeIsUp ? said.vent?.over : `weight on at ${clockTime(clock.endsAt)}`}
             </Line>
           </Pot>
-          <KitchenKey
-            look="amber"
-            words={clock.timesLost > 0 ? said.startAgain : said.start}
-            onPress={() => onTap('boil-reached')}
-          />
+          <KitchenKey look="amber" words={said.start} onPress={() => tap({ type: 'boil-reached' })} />
         </>
       );
     case 'boiling': {
@@ -63,15 +64,15 @@ export function PhasePart({ running, clock, now, following, onTap }: PhasePartPr
                 {said.done}, {countdown(now - clock.endsAt)} ago
               </Line>
             </Pot>
-            <KitchenKey look="milk" words={said.heatOff} onPress={() => onTap('heat-off')} />
+            <KitchenKey look="milk" words={said.heatOff} onPress={() => tap({ type: 'heat-off' })} />
           </>
         );
       }
       return (
         <>
-          <Pot heightPx={tallPx} rim={COLOURS.rimDark} level={clock.leftMs / (order.processMinutes * 60_000)}>
+          <Pot heightPx={tallPx} rim={COLOURS.rimDark} level={clock.leftMs / clock.wholeMs}>
             <Numerals>{countdown(clock.leftMs)}</Numerals>
-            <Line>{said.left}</Line>
+            <Line>{state.machineMinutes === undefined ? said.left : 'min left, machine running'}</Line>
             <Line>heat off at {clockTime(clock.endsAt)}</Line>
           </Pot>
           <KitchenKey
@@ -79,30 +80,83 @@ export function PhasePart({ running, clock, now, following, onTap }: PhasePartPr
             words={said.loseKey}
             note={`start again\n${order.processMinutes}:00 min`}
             drawing={<HeatSign phase="lost" size={46} dark />}
-            onPress={() => onTap('boil-lost')}
+            onPress={() => tap({ type: 'boil-lost' })}
           />
         </>
       );
     }
+    case 'falling':
+      return (
+        <>
+          <Pot heightPx={216} rim={COLOURS.restDark}>
+            <HeatSign phase="resting" size={56} dark />
+            <Line size="figure">Coming down</Line>
+            <Line>{said.vent?.falling}</Line>
+            <Line>likely at 0 psi by {clockTime(clock.endsAt)}</Line>
+          </Pot>
+          <KitchenKey look="milk" words={said.vent?.zero ?? ''} onPress={() => tap({ type: 'pressure-down' })} />
+        </>
+      );
     case 'resting':
       return (
         <>
-          <Pot heightPx={tallPx} rim={COLOURS.restDark}>
-            <Numerals>{countdown(clock.leftMs)}</Numerals>
-            <Line>
+          <Pot heightPx={tallPx} rim={COLOURS.restDark} alarm={clock.timeIsUp}>
+            <Numerals dark={clock.timeIsUp}>{countdown(clock.leftMs)}</Numerals>
+            <Line dark={clock.timeIsUp}>
               {clock.timeIsUp
                 ? `Lift out ${countJars(state.jars + running.besides, batch.jar)}, straight up`
                 : said.resting}
             </Line>
-            <Line>{clock.timeIsUp ? said.liftOutNote : `jars out at ${clockTime(clock.endsAt)}`}</Line>
+            <Line dark={clock.timeIsUp}>
+              {clock.timeIsUp ? said.liftOutNote : `jars out at ${clockTime(clock.endsAt)}`}
+            </Line>
           </Pot>
-          <KitchenKey look="milk" words="Jars are out" disabled={!clock.mayLiftOut} onPress={() => onTap('jars-out')} />
+          <KitchenKey
+            look="milk"
+            words="Jars are out"
+            disabled={!clock.mayLiftOut}
+            onPress={() => tap({ type: 'jars-out' })}
+          />
         </>
       );
     case 'cooling':
     case 'checked':
       return <OutPart running={running} clock={clock} following={following} />;
   }
+}
+
+/** Until the clock may start: by the eye, by the gauge, or by the machine itself. */
+function HeatingPart({
+  running,
+  clock,
+  taps,
+  timesItself,
+}: Pick<PhasePartProps, 'running' | 'taps' | 'timesItself'> & { clock: Extract<LoadClock, { kind: 'heating' }> }) {
+  const { order, batch } = running;
+  const said = methodWords({ ...batch, processMinutes: order.processMinutes });
+  const again = clock.timesLost > 0;
+  const vents = said.vent !== undefined && !again ? said.vent : undefined;
+  return (
+    <>
+      <Pot heightPx={216} rim={COLOURS.heatDark}>
+        <HeatSign phase={again ? 'lost' : 'heating'} size={62} dark />
+        <Line size="figure">Heating, {duration(clock.sinceMs)}</Line>
+        <Line>
+          {again ? `${said.lost}: the full ${order.processMinutes} min start again` : (vents?.wait ?? said.wait)}
+        </Line>
+      </Pot>
+      {timesItself && !again && <MachinePart running={running} taps={taps} />}
+      {vents ? (
+        <KitchenKey look="amber" words={vents.start} onPress={() => taps.tap({ type: 'venting-started' })} />
+      ) : (
+        <KitchenKey
+          look={timesItself && !again ? 'outline' : 'amber'}
+          words={again ? said.startAgain : said.start}
+          onPress={() => taps.tap({ type: 'boil-reached' })}
+        />
+      )}
+    </>
+  );
 }
 
 function PlannedPart({ running }: { running: RunningLoad }) {
@@ -141,6 +195,9 @@ function OutPart({
       <Pot heightPx={216} rim={COLOURS.coolDark}>
         <HeatSign phase={clock.kind} size={54} dark />
         <Line size="figure">{clock.kind === 'cooling' ? `Cooling, ${duration(clock.sinceMs)}` : 'On the shelf'}</Line>
+        {state.lids === 'reusable' && clock.kind === 'cooling' && clock.sinceMs < 20 * 60_000 && (
+          <Line>Reusable lids: tighten the bands now</Line>
+        )}
         <Line>
           {clock.kind === 'checked'
             ? `${state.sealed?.filter(Boolean).length ?? 0} of ${state.jars} sealed`

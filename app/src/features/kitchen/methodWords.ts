@@ -20,6 +20,15 @@ export interface MethodWords {
   readonly heatOffShort: string;
   readonly resting: string;
   readonly liftOutNote: string;
+  /** Under pressure only: before the weight goes on, and while the pressure falls. */
+  readonly vent?: {
+    readonly wait: string;
+    readonly start: string;
+    readonly left: string;
+    readonly over: string;
+    readonly falling: string;
+    readonly zero: string;
+  };
 }
 
 const STEAM_BURNS = 'Lid away from your face: steam burns';
@@ -37,7 +46,7 @@ export function methodWords({ method, processMinutes, pressurePsi, altitudeFt }:
     const psi = `${pressurePsi ?? 'tested'} psi`;
     return {
       when: psi,
-      wait: `Vent 10 min, weight on, up to ${psi}`,
+      wait: `Weight on, up to ${psi}`,
       start: `Vented, at ${psi}: start ${minutes}`,
       startAgain: `At ${psi} again: start ${minutes}`,
       loseKey: `Under ${psi}`,
@@ -46,8 +55,16 @@ export function methodWords({ method, processMinutes, pressurePsi, altitudeFt }:
       done: `${minutes} at ${psi}`,
       heatOff: 'Heat off: it comes down by itself',
       heatOffShort: 'Heat off, hands off',
-      resting: 'To 0 psi by itself, then weight off 10 min',
+      resting: 'Weight off, wait 10 min',
       liftOutNote: 'At 0 psi only, lid away from your face',
+      vent: {
+        wait: 'Weight off, lid locked: wait for a strong column of steam',
+        start: 'Strong steam: vent 10 min',
+        left: 'min left to vent',
+        over: `Weight on, up to ${psi}`,
+        falling: 'It comes down by itself, heat off',
+        zero: 'It is at 0 psi: weight off',
+      },
     };
   }
   if (method === 'steam') {
@@ -58,7 +75,7 @@ export function methodWords({ method, processMinutes, pressurePsi, altitudeFt }:
       start: `Steady at ${steamF}: start ${minutes}`,
       startAgain: `Steady again: start ${minutes}`,
       loseKey: 'Lost the steam',
-      lost: 'Steam lost',
+      lost: 'Steam lost, top up with boiling water',
       left: 'min left in steam',
       done: `${minutes} in steam`,
       heatOff: 'Heat off, lid on: wait 5 min',

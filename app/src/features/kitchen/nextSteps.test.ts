@@ -15,7 +15,7 @@ const batch = {
     { id: 'two', number: 2, jars: 6 },
   ],
 } as unknown as Batch;
-const order = { jars: 9, processMinutes: 30, restMinutes: 5, leastRestMinutes: 5 };
+const order = { method: 'boiling-water', jars: 9, processMinutes: 30, restMinutes: 5, leastRestMinutes: 5 } as const;
 const told = [
   { id: 'a', loadId: 'one', type: 'load-started', jars: 9, at: START },
   { id: 'b', loadId: 'one', type: 'boil-reached', at: START + 20 * MIN },

@@ -39,6 +39,14 @@ export function nextSteps(
         { when: 'then', words: `${said.heatOffShort}, wait ${rest}` },
         { when: 'then', ...out },
       ];
+    case 'venting':
+      return [
+        { when: clockTime(clock.endsAt), words: said.vent?.over ?? '' },
+        { when: said.when, words: `Start ${order.processMinutes} min` },
+        { when: 'then', words: said.heatOffShort },
+      ];
+    case 'falling':
+      return [{ when: '0 psi', words: said.resting }, { when: 'then', ...out }, ...then].slice(0, 3);
     case 'boiling':
       if (clock.timeIsUp)
         return [{ when: 'now', words: said.heatOffShort }, { when: `${rest} on`, ...out }, ...then].slice(0, 3);

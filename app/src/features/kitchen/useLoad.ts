@@ -2,7 +2,7 @@ import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
 import { guestsOf } from '@hoddle/core/day/sharedLoad';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
-import { type LoadOrder, type LoadPhase, loadState, type LoadState } from '@hoddle/core/kitchen/loadState';
+import { type LoadOrder, loadState, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { useMemo } from 'react';
 import { useHousehold } from '@/store/useHousehold';
@@ -51,6 +51,3 @@ export function useLoad(loadId: string): RunningLoad | undefined {
   const host = asked?.load.withLoadId;
   return loads.find(({ load }) => host !== undefined && load.id === host) ?? asked;
 }
-
-/** Phases in which a load occupies its canner. */
-export const IN_CANNER: readonly LoadPhase[] = ['heating', 'boiling', 'resting'];

@@ -1,6 +1,6 @@
 import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
-import { loadClock } from '@hoddle/core/kitchen/loadClock';
+import { KEEP_UNSEALED_MS, loadClock } from '@hoddle/core/kitchen/loadClock';
 import { refrigeratedUseBy } from '@hoddle/core/pantry/keepsUntil';
 import { mayKeepUnsealed } from '@hoddle/core/pantry/sealCheck';
 import { useRouter } from 'expo-router';
@@ -12,11 +12,13 @@ import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useNow } from '@/store/useHousehold';
 import { clockTime, dayAndDate, duration, weekday } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
+import { Choice } from '@/ui/Choice';
 import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { LidDrawing, SealLid, type SealMark } from './SealLid';
+import { useReprocess } from './useReprocess';
 
 const NEXT: Readonly<Record<SealMark, SealMark>> = { press: 'sealed', sealed: 'unsealed', unsealed: 'press' };
 
@@ -47,6 +49,8 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
   const router = useRouter();
   const enter = useHouseholdStore((store) => store.enter);
   const [marks, setMarks] = useState<Readonly<Record<string, SealMark>>>({});
+  const [unsealedGo, setUnsealedGo] = useState<'refrigerator' | 'reprocess'>('refrigerator');
+  const reprocess = useReprocess();
   const batch = (due[0] ?? waiting[0])?.batch;
   if (!batch) return null;
   const markOf = (load: RunningLoad, i: number) => marks[`${load.load.id} ${i}`] ?? 'press';
@@ -67,6 +71,8 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
   const store = () => {
     for (const load of due) {
       const sealed = Array.from({ length: load.state.jars }, (_, i) => markOf(load, i) === 'sealed');
+      const open = sealed.filter((each) => !each).length;
+      const again = unsealedGo === 'reprocess' && open > 0 && mayKeepUnsealed(load.state.heatOffAt ?? now, now);
       enter({
         kind: 'event',
         event: {
@@ -77,11 +83,14 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
           sealed,
           sealedLotId: uuidV7(),
           unsealedLotId: uuidV7(),
+          ...(again && { unsealed: 'reprocess' as const }),
         },
       });
+      if (again) reprocess(load.batch, open);
     }
-    router.navigate('/shelf');
+    router.navigate(unsealedGo === 'reprocess' ? '/plan' : '/shelf');
   };
+  const reusable = (due[0] ?? waiting[0])?.state.lids === 'reusable';
   // With nothing due yet the jars that still cool are meant.
   const shown = due.length > 0 ? due : waiting;
   const jars = countJars(
@@ -91,7 +100,13 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
   return (
     <Screen
       station="shelf"
-      title={due.length > 0 ? 'Press each lid: does it stay?' : 'Leave them undisturbed'}
+      title={
+        due.length > 0
+          ? reusable
+            ? 'Band off, lift each lid: does it hold?'
+            : 'Press each lid: does it stay?'
+          : 'Leave them undisturbed'
+      }
       note={`${jars} ${productRow(batch.product).name.toLowerCase()}, ${weekday(now)} ${clockTime(now)}`}
       backTo="/shelf"
       foot={
@@ -144,6 +159,8 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
               Array.from({ length: load.state.jars }, (_, i) => markOf(load, i)).includes('unsealed'),
             )}
             now={now}
+            go={unsealedGo}
+            onGo={setUnsealedGo}
           />
         )}
         {waiting.map(({ load, order, state }) => (
@@ -156,7 +173,10 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
           </Words>
         ))}
         <Words tone="ink-2">
-          A lid that stays down has sealed. A seal alone does not prove safety: the tested time and the acid do.{' '}
+          {reusable
+            ? 'Reusable lids: band off, lift by the lid; one that holds has sealed.'
+            : 'A lid that stays down has sealed.'}{' '}
+          A seal alone does not prove safety: the tested time and the acid do.{' '}
           {JARS[jar].several === 'quarts' ? 'Quarts' : 'Jars'} found unsealed later are discarded.
         </Words>
       </View>
@@ -169,18 +189,50 @@ function storeWords(sealed: number): string {
   return sealed === 1 ? 'Put the sealed one on the shelf' : `Put the ${sealed} sealed on the shelf`;
 }
 
+function processedAt({ heatOffAt, outAt }: RunningLoad['state'], now: number): number {
+  return heatOffAt ?? outAt ?? now;
+}
+
+function clockTimeOn(at: number): string {
+  return `${weekday(at)} ${clockTime(at)}`;
+}
+
 /** What happens to jars that did not seal: the refrigerator within 24 h of processing, away after that. */
-function Unsealed({ due, now }: { due: RunningLoad[]; now: number }) {
+function Unsealed({
+  due,
+  now,
+  go,
+  onGo,
+}: {
+  due: RunningLoad[];
+  now: number;
+  go: 'refrigerator' | 'reprocess';
+  onGo: (go: 'refrigerator' | 'reprocess') => void;
+}) {
+  const inTime = due.some(({ state }) => mayKeepUnsealed(state.heatOffAt ?? now, now));
   return (
-    <View role="alert">
-      {due.map(({ batch, load, state }) => {
-        const keep = mayKeepUnsealed(state.heatOffAt ?? now, now);
+    <View role="alert" className="gap-2">
+      {inTime && (
+        <Choice
+          label="Where those that did not seal go"
+          value={go}
+          onChoose={onGo}
+          options={[
+            { value: 'refrigerator', words: 'to the refrigerator' },
+            { value: 'reprocess', words: 'into the canner again' },
+          ]}
+        />
+      )}
+      {due.map(({ batch, load, order, state }) => {
+        const keep = mayKeepUnsealed(processedAt(state, now), now);
         return (
           <Words key={load.id}>
             <Words weight={700}>Load {load.number}: </Words>
-            {keep
-              ? `what did not seal goes to the refrigerator; use it first, by ${dayAndDate(refrigeratedUseBy(batch.product, now))}.`
-              : 'more than 24 h since the canner. What did not seal is not kept: throw it away, contents and lid, without tasting.'}
+            {keep && go === 'reprocess'
+              ? `by ${clockTimeOn(processedAt(state, now) + KEEP_UNSEALED_MS)}: heat the contents again, into clean hot jars with new lids, and the full ${order.processMinutes} min. Then it is planned as a load of its own.`
+              : keep
+                ? `what did not seal goes to the refrigerator; use it first, by ${dayAndDate(refrigeratedUseBy(batch.product, now))}.`
+                : 'more than 24 h since the canner. What did not seal is not kept: throw it away, contents and lid, without tasting.'}
           </Words>
         );
       })}

@@ -1,13 +1,17 @@
 import { View } from 'react-native';
+import { useState } from 'react';
+import { deviceIsWrongBy } from '@/store/householdClock';
 import { useHouseholdStore } from '@/store/householdStore';
 import { wordsOf } from '@/store/write';
-import { clockTime } from '@/ui/clockWords';
+import { clockTime, duration } from '@/ui/clockWords';
 import { SmallKey } from '@/ui/SmallKey';
 import { Words } from '@/ui/Words';
 
 /** Says when there is no signal, what waits to be sent, and what the server would not take. Nothing when all is well. */
 export function SignalLine() {
-  const { waiting, noSignalSince, refused, sync, forgetRefused } = useHouseholdStore();
+  const { waiting, noSignalSince, refused, sync, forgetRefused, aheadMs, state } = useHouseholdStore();
+  const [told, setTold] = useState(false);
+  const wrongMs = aheadMs === undefined || told ? undefined : deviceIsWrongBy(aheadMs, state?.demoOffsetMs ?? null);
   if (refused) {
     return (
       <Strip
@@ -18,17 +22,32 @@ export function SignalLine() {
       />
     );
   }
+  if (noSignalSince === undefined && wrongMs !== undefined) {
+    return (
+      <Strip
+        words={`This device’s clock is ${duration(toMinutes(Math.abs(wrongMs)))} ${wrongMs > 0 ? 'behind' : 'ahead'}`}
+        note="The kitchen goes by the server’s clock, so every time shown here is right."
+        keyWords="Understood"
+        onPress={() => setTold(true)}
+      />
+    );
+  }
   if (noSignalSince === undefined) return null;
   const count = waiting.length;
   const things = `${count} ${count === 1 ? 'thing waits' : 'things wait'} here: ${waiting.map(({ write }) => wordsOf(write)).join(', ')}.`;
   return (
     <Strip
-      words={`No signal since ${clockTime(noSignalSince)}`}
+      words={`No signal since ${clockTime(noSignalSince + (aheadMs ?? 0))}`}
       note={count === 0 ? 'What is entered now is kept on this phone.' : `${things} Sent by itself, each once.`}
       keyWords="Try now"
       onPress={() => void sync()}
     />
   );
+}
+
+/** Whole minutes, the nearest. */
+function toMinutes(ms: number): number {
+  return Math.round(ms / 60_000) * 60_000;
 }
 
 function Strip({

@@ -1,4 +1,5 @@
 import { jarsOf } from '@hoddle/core/day/batch';
+import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { productRow } from '@hoddle/core/handbook/products';
@@ -64,16 +65,13 @@ export function TodayScreen() {
 
 function DayPlate({ day, now }: { day: Day; now: number }) {
   const router = useRouter();
-  const running = day.loads.find(({ phase }) => ['heating', 'boiling', 'resting'].includes(phase));
+  const running = day.loads.find(({ phase }) => IN_CANNER.includes(phase));
   const next = running ?? day.loads.find(({ phase }) => phase === 'planned');
   if (!next) return null;
   const jars = day.batches.reduce((sum, batch) => sum + jarsOf(batch), 0);
   const count = `${day.loads.length} ${day.loads.length === 1 ? 'load' : 'loads'}`;
   const when = isSameDay(day.startAt, now) ? 'Today' : weekday(day.startAt);
-  const open = () =>
-    running
-      ? router.navigate({ pathname: '/kitchen/[loadId]', params: { loadId: running.id } })
-      : router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: next.id } });
+  const open = () => router.navigate('/kitchen');
   return (
     <View className="px-4 pb-3">
       <Plate className="gap-3">
@@ -97,11 +95,7 @@ function DayPlate({ day, now }: { day: Day; now: number }) {
           </View>
         ))}
         <View className="flex-row gap-3">
-          <Key
-            className="flex-1"
-            words={running ? 'See the clock' : next.number === 1 ? 'Start load 1' : `Load ${next.number}`}
-            onPress={open}
-          />
+          <Key className="flex-1" words={day.live ? 'To the kitchen' : 'Start the day'} onPress={open} />
           <Key className="flex-1" look="outline" words="See the day" onPress={() => router.navigate('/plan')} />
         </View>
       </Plate>

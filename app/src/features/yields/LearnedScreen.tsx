@@ -132,6 +132,7 @@ function RecordRow({ record }: { record: BatchRecord }) {
         <Words size="small" tone="ink-2">
           {day}, {lbPerQuart === undefined ? 'no jars' : yieldWords(lbPerQuart, units)}
           {record.learnFrom ? '' : ', not learned from'}
+          {record.faults.length > 0 ? `. ${record.faults.join(', ')}` : ''}
           {record.note ? `. ${record.note}` : ''}
         </Words>
       </View>

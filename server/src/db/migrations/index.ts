@@ -3,6 +3,7 @@ import * as firstPath from './0001-first-path';
 import * as handbook from './0002-handbook';
 import * as harvest from './0003-harvest';
 import * as canners from './0004-canners';
+import * as kitchen from './0005-kitchen';
 
 /** In the order they run. Forward only: a landed migration is never changed, the next one goes below it. */
 export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -10,4 +11,5 @@ export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Pr
   { name: '0002-handbook', up: handbook.up },
   { name: '0003-harvest', up: harvest.up },
   { name: '0004-canners', up: canners.up },
+  { name: '0005-kitchen', up: kitchen.up },
 ];

@@ -11,7 +11,7 @@ const WATTS = { least: 600, most: 6_000, step: 200 } as const;
 
 /** How a canner is heated and what else it serves: what a day's burners and heat-ups go by. */
 export function HeatPart({ canner, onKeep }: { canner: Canner; onKeep: (part: Partial<Canner>) => void }) {
-  const { method, layers, electric, burnerWatts, alsoBoilingWater } = canner;
+  const { method, layers, electric, burnerWatts, alsoBoilingWater, timesItself } = canner;
   const pressure = isPressure(method);
   return (
     <View className="gap-3">
@@ -55,6 +55,17 @@ export function HeatPart({ canner, onKeep }: { canner: Canner; onKeep: (part: Pa
           options={[
             { value: 'burner', words: 'a burner' },
             { value: 'own', words: 'its own, no burner' },
+          ]}
+        />
+      )}
+      {!pressure && (
+        <Choice
+          label="Who minds its clock"
+          value={timesItself ? 'itself' : 'cook'}
+          onChoose={(next) => onKeep({ timesItself: next === 'itself' })}
+          options={[
+            { value: 'cook', words: 'the cook' },
+            { value: 'itself', words: 'it times itself' },
           ]}
         />
       )}

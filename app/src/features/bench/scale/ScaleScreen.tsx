@@ -1,11 +1,11 @@
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { formulasOf, type RecipeRow } from '@hoddle/core/handbook/recipes';
-import { KG_PER_LB, ML_PER_CUP } from '@hoddle/core/measure/amount';
+import { ML_PER_CUP } from '@hoddle/core/measure/amount';
 import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { printSpan } from '@hoddle/core/measure/span';
-import { inKitchenFractions, readFormula, type Role } from '@hoddle/core/handbook/formula';
-import { type Gate, measureGate, potCups, type ScaledIngredient } from '@hoddle/core/supplies/measureGate';
+import { inKitchenFractions, readFormula } from '@hoddle/core/handbook/formula';
+import { type Gate, measureGate, potCups } from '@hoddle/core/supplies/measureGate';
 import { measuredIngredient } from '@hoddle/core/handbook/measuredIngredient';
 import { View } from 'react-native';
 import { Choice } from '@/ui/Choice';
@@ -18,6 +18,7 @@ import { OneOf } from '../instrument/OneOf';
 import { readMeasure } from '../instrument/readCount';
 import { Slip } from '../instrument/Slip';
 import { useRemembered } from '../instrument/useRemembered';
+import { ingredientWords } from './ingredientWords';
 import { PotWithRule } from './PotWithRule';
 
 /** The measure gate: the cups that were really got, and everything else of the formula worked out for them. */
@@ -136,7 +137,7 @@ function GateAnswer({ gate, product, formula, unit }: GateAnswerProps) {
   }
   const { batches, factor, ingredients, jars, left } = gate;
   const pot = Math.ceil(potCups(product, ingredients) / 4);
-  const lines = ingredients.map(amountWords);
+  const lines = ingredients.map(ingredientWords);
   const each = batches === 1 ? 'Into the pot' : `Into each of ${batches} pots`;
   return (
     <AnswerPlate text={`${product.name}, ${each.toLowerCase()}: ${lines.join('; ')}.`}>
@@ -166,21 +167,4 @@ function GateAnswer({ gate, product, formula, unit }: GateAnswerProps) {
       </Words>
     </AnswerPlate>
   );
-}
-
-/** Acid is never rounded down; water and low-acid vegetables, which thin it, never up. */
-const ROUNDED_UP: readonly Role[] = ['vinegar', 'lemon'];
-const ROUNDED_DOWN: readonly Role[] = ['water', 'low-acid', 'oil', 'thickener'];
-
-function amountWords({ ingredient: { amount, food, text, role }, factor }: ScaledIngredient): string {
-  if (!amount) return text;
-  const { low, high } = amount.span;
-  switch (amount.of) {
-    case 'ml':
-      return `${printMeasures(high * factor, { up: ROUNDED_UP.includes(role), down: ROUNDED_DOWN.includes(role) })} ${food}`;
-    case 'kg':
-      return `${printFraction((high * factor) / KG_PER_LB, 4)} lb ${food}`;
-    case 'pieces':
-      return `${printSpan({ low: low * factor, high: high * factor }, 2)} ${food}`;
-  }
 }

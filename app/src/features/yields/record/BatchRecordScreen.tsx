@@ -22,6 +22,8 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
   const product = batch && findProduct(batch.product) ? batch.product : productsFrom(crop)[0]?.product;
   const usedKg = batch?.uses.reduce((sum, { massKg }) => sum + massKg, 0) ?? 0;
   const inUnit = unit === 'kg' ? usedKg : usedKg / KG_PER_LB;
+  // Makes are bought by the case: what was told last is likely so again.
+  const last = [...batchRecords].sort((a, b) => b.madeAt - a.madeAt)[0];
   const first: RecordDraft = {
     crop,
     product: product ?? 'tomatoes-crushed',
@@ -34,6 +36,10 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
     water: '',
     sugar: '',
     note: '',
+    jarMake: last?.jarMake ?? '',
+    lidMake: last?.lidMake ?? '',
+    leftover: '',
+    faults: [],
   };
   return (
     <RecordForm

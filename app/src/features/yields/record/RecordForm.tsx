@@ -17,6 +17,7 @@ import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
 import { useLearned } from '../useLearned';
+import { RecordMore } from './RecordMore';
 import { ExpectedPart } from './ExpectedPart';
 import { type RecordDraft, readRecord } from './readRecord';
 
@@ -173,7 +174,7 @@ export function RecordForm({ title, first, isPlanned, isWritten, onSave }: Recor
             />
           </View>
         )}
-        <TextField label="How it went" value={draft.note} onChange={(note) => change({ note })} />
+        <RecordMore draft={draft} onChange={change} isLeftoverWrong={slip?.field === 'leftover'} />
         <Words size="label" tone="ink-2">
           The part jar goes to the refrigerator and is eaten first.
         </Words>

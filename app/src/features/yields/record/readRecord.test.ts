@@ -1,3 +1,4 @@
+import { NOTHING_MORE } from '@hoddle/core/yields/batchRecord';
 import { type RecordDraft, readRecord } from './readRecord';
 
 const LB = 0.45359237;
@@ -13,6 +14,10 @@ const draft: RecordDraft = {
   water: '4',
   sugar: '1/2',
   note: ' Good. ',
+  jarMake: '',
+  lidMake: '',
+  leftover: '',
+  faults: [],
 };
 
 // NIST Handbook 44: a US cup is 236.588 ml.
@@ -31,6 +36,7 @@ test('what was typed becomes one record: both sizes, the part jar, water and sug
       ],
       partJar: { jar: 'quart', part: 0.5 },
       note: 'Good.',
+      ...NOTHING_MORE,
     },
   });
   expect(readRecord({ ...draft, product: 'apples-sliced' }, 'lb', [])).toMatchObject({

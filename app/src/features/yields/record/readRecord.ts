@@ -7,7 +7,7 @@ import { type Unit } from '@hoddle/core/measure/amount';
 import { convertAmount } from '@hoddle/core/measure/convertAmount';
 import { readAmount } from '@hoddle/core/measure/readAmount';
 import { readNumber } from '@hoddle/core/measure/readNumber';
-import { type BatchRecord, countsAdded, type JarCount } from '@hoddle/core/yields/batchRecord';
+import { type BatchRecord, countsAdded, type Fault, type JarCount } from '@hoddle/core/yields/batchRecord';
 
 /** What was typed of a batch, as it was typed. */
 export interface RecordDraft {
@@ -23,9 +23,14 @@ export interface RecordDraft {
   readonly water: string;
   readonly sugar: string;
   readonly note: string;
+  readonly jarMake: string;
+  readonly lidMake: string;
+  /** Brine or syrup left, in cups. */
+  readonly leftover: string;
+  readonly faults: readonly Fault[];
 }
 
-export type RecordField = 'amount' | 'jars' | 'otherJars' | 'water' | 'sugar';
+export type RecordField = 'amount' | 'jars' | 'otherJars' | 'water' | 'sugar' | 'leftover';
 
 export type RecordReading =
   | { kind: 'record'; record: Omit<BatchRecord, 'id' | 'batchId' | 'madeAt' | 'learnFrom'> }
@@ -51,6 +56,13 @@ export function readRecord(draft: RecordDraft, unit: 'lb' | 'kg', own: readonly 
   const sugarKg = added ? readIn(draft.sugar, unit, 'kg') : 0;
   if (sugarKg === undefined)
     return { kind: 'slip', field: 'sugar', sentence: `"${draft.sugar}" is not an amount of sugar. Try 2 or 1/2.` };
+  const leftoverMl = readIn(draft.leftover, 'cup', 'ml');
+  if (leftoverMl === undefined)
+    return {
+      kind: 'slip',
+      field: 'leftover',
+      sentence: `"${draft.leftover}" is not an amount of brine. Try 2 or 1/2.`,
+    };
   const part = Number(draft.part);
   if (main + other + part === 0) return { kind: 'slip', field: 'jars', sentence: 'How many jars came out?' };
   const jars: JarCount[] = [{ jar: draft.jar, count: main }];
@@ -66,6 +78,10 @@ export function readRecord(draft: RecordDraft, unit: 'lb' | 'kg', own: readonly 
       jars,
       partJar: part > 0 ? { jar: draft.jar, part } : null,
       note: draft.note.trim(),
+      jarMake: draft.jarMake.trim(),
+      lidMake: draft.lidMake.trim(),
+      leftoverMl,
+      faults: draft.faults,
     },
   };
 }

@@ -1,0 +1,3 @@
+import { ChangeScreen } from '@/features/kitchen/ChangeScreen';
+
+export default ChangeScreen;

@@ -1,0 +1,3 @@
+import { CloseScreen } from '@/features/kitchen/CloseScreen';
+
+export default CloseScreen;

@@ -1,0 +1,3 @@
+import { KitchenHome } from '@/features/kitchen/KitchenHome';
+
+export default KitchenHome;

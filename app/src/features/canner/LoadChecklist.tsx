@@ -1,0 +1,55 @@
+import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
+import { type Lids } from '@hoddle/core/kitchen/kitchenEvent';
+import { type TestedRow } from '@hoddle/core/process/testedRow';
+import { printFraction } from '@hoddle/core/measure/fraction';
+import { View } from 'react-native';
+import { CheckRow } from '@/ui/CheckRow';
+import { Choice } from '@/ui/Choice';
+import { Key } from '@/ui/Key';
+import { Heading } from '@/ui/Words';
+
+/** What is looked at before jars go in, in the order it is done. Handbook rules 6 and 8. */
+export function checksOf(row: TestedRow | undefined, jar: JarSize): string[] {
+  const { one } = JARS[jar];
+  const acid = row?.acid
+    ? [
+        `Acid in every ${one}: ${printFraction(row.acid.bottledLemonJuiceTbsp)} Tbsp lemon juice or ${printFraction(row.acid.citricAcidTsp)} tsp citric acid`,
+      ]
+    : [];
+  const headspace = row ? `${printFraction(row.headspaceIn)} in headspace` : 'Headspace';
+  return [...acid, headspace, 'Bubbles freed', 'Topped up, headspace again', 'Rims wiped', 'Lids fingertip-tight'];
+}
+
+interface LoadChecklistProps {
+  checks: readonly string[];
+  ticked: readonly string[];
+  onTick: (ticked: readonly string[]) => void;
+  lids: Lids;
+  onLids: (lids: Lids) => void;
+}
+
+/** Each jar before it goes in: ticked one by one, or all at once by whoever does it in her sleep. */
+export function LoadChecklist({ checks, ticked, onTick, lids, onLids }: LoadChecklistProps) {
+  const flip = (check: string) =>
+    onTick(ticked.includes(check) ? ticked.filter((other) => other !== check) : [...ticked, check]);
+  return (
+    <View className="gap-2 border-t-2 border-hair pt-3">
+      <Heading>Every jar, before it goes in</Heading>
+      {checks.map((check) => (
+        <CheckRow key={check} words={check} checked={ticked.includes(check)} onPress={() => flip(check)} />
+      ))}
+      {ticked.length < checks.length && (
+        <Key look="outline" words="All of these are done" onPress={() => onTick(checks)} />
+      )}
+      <Choice
+        label="Lids"
+        value={lids}
+        onChoose={onLids}
+        options={[
+          { value: 'single-use', words: 'single-use lids', note: 'never tightened later' },
+          { value: 'reusable', words: 'reusable lids', note: 'tightened when out' },
+        ]}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,85 @@
+import { orderChange, WORTH_MIN } from '@hoddle/core/kitchen/orderChange';
+import { useEffect } from 'react';
+import { View } from 'react-native';
+import { type Day, type LiveDay } from '@/features/day/useDay';
+import { useRestStore } from '@/store/restStore';
+import { useHousehold } from '@/store/useHousehold';
+import { Words } from '@/ui/Words';
+import { KitchenKey } from './KitchenKey';
+import { orderWords } from './orderWords';
+import { orderOf } from './useStartDay';
+import { useTellDay } from './useTellDay';
+
+const MINUTE_MS = 60_000;
+
+/** Minutes after which the rest is looked at again although nobody has told anything. */
+const LOOK_AGAIN_MIN = 5;
+
+/** A better order of what is left, in one line: taken or refused. */
+export function ChangeLine({ day, live }: { day: Day; live: LiveDay }) {
+  const tell = useTellDay(day.id);
+  const { household, events } = useHousehold();
+  const { solved, ask, key: askedKey } = useRestStore();
+  const look = Math.floor(live.progress.nowMin / LOOK_AGAIN_MIN);
+  const key = `${day.id} ${events.length} ${day.state.lastAt ?? 0} ${look}`;
+  useEffect(() => ask(day.id, key, live.rest), [ask, day.id, key, live.rest]);
+  const nameOf = (id: string) => household.canners.find((canner) => canner.id === id)?.name ?? 'another canner';
+  const best = askedKey === key ? solved?.best : undefined;
+  const tooLong = live.laid?.waitsTooLong ?? [];
+  const late = live.running.tasks.find(({ id }) => tooLong.includes(id));
+  const better = best && (!live.laid || best.endMin <= live.laid.endMin - WORTH_MIN) ? best : undefined;
+  const endAt = better && day.startAt + better.endMin * MINUTE_MS;
+  const refused =
+    endAt !== undefined && day.state.kept !== undefined && endAt > day.state.kept.endAt - WORTH_MIN * MINUTE_MS;
+  const change = better && (!refused || !live.laid) ? better : undefined;
+  if (!change && !late && (live.laid || !solved)) return null;
+  return (
+    <View role="status" className="mx-4 gap-3 rounded-pot border-2 border-rim-dark p-3">
+      {late && (
+        <Words size="lead" weight={700} tone="milk">
+          “{late.words}” waits longer than cut or hot food should: cool what waits in the refrigerator now.
+        </Words>
+      )}
+      {!live.laid && !change && solved && (
+        <Words size="lead" weight={700} tone="milk">
+          No order was found for what is left. Tell what changed: a load less, or another canner.
+        </Words>
+      )}
+      {change && (
+        <>
+          <Words size="lead" weight={700} tone="milk">
+            {live.laid
+              ? orderWords(orderChange(live.laid.tasks, change.tasks), day, nameOf)
+              : 'The order cannot be kept. Here is another one.'}
+          </Words>
+          <View className="flex-row gap-3">
+            <View className="flex-1">
+              <KitchenKey
+                look="milk"
+                words="Take it"
+                onPress={() =>
+                  tell({
+                    type: 'order-taken',
+                    order: orderOf(change.tasks, {
+                      startAt: day.startAt,
+                      cannerOf: Object.fromEntries(change.cannerOf),
+                    }),
+                  })
+                }
+              />
+            </View>
+            {live.laid && (
+              <View className="flex-1">
+                <KitchenKey
+                  look="outline"
+                  words="Keep mine"
+                  onPress={() => tell({ type: 'order-kept', endAt: Math.round(endAt ?? 0) })}
+                />
+              </View>
+            )}
+          </View>
+        </>
+      )}
+    </View>
+  );
+}

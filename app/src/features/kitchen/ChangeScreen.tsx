@@ -1,0 +1,142 @@
+import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
+import { productRow } from '@hoddle/core/handbook/products';
+import { type DayChange, withChange } from '@hoddle/core/kitchen/dayChange';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { type Day, type LiveDay, useDay } from '@/features/day/useDay';
+import { useHousehold } from '@/store/useHousehold';
+import { Words } from '@/ui/Words';
+import { KitchenFrame } from './KitchenFrame';
+import { KitchenKey } from './KitchenKey';
+import { LoadsChange } from './LoadsChange';
+import { OfferPart } from './OfferPart';
+
+/** Something came in between: what it does to the rest of the day is shown first, and can be refused. */
+export function ChangeScreen() {
+  const day = useDay();
+  const router = useRouter();
+  const back = { words: 'To all canners', to: '/kitchen' } as const;
+  if (!day?.live) {
+    return (
+      <KitchenFrame back={back}>
+        <Words size="head" weight={700} tone="milk" className="px-4">
+          The day has not begun: change its plan instead.
+        </Words>
+      </KitchenFrame>
+    );
+  }
+  return (
+    <KitchenFrame back={back} likelyAt={day.likelyAt} lateAt={day.lateAt}>
+      <Changes day={day} live={day.live} onEnd={() => router.navigate('/kitchen')} />
+    </KitchenFrame>
+  );
+}
+
+interface Chosen {
+  readonly change: DayChange;
+  readonly words: string;
+}
+
+function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => void }) {
+  const { household } = useHousehold();
+  const [chosen, setChosen] = useState<Chosen>();
+  const [open, setOpen] = useState<Batch>();
+  const { cooks } = household.kitchen;
+  const choose = (words: string, change: DayChange) => setChosen({ words, change });
+  if (chosen) {
+    return (
+      <OfferPart
+        day={day}
+        live={live}
+        words={chosen.words}
+        change={chosen.change}
+        asked={withChange(live.rest, chosen.change, cooks)}
+        onRefuse={() => setChosen(undefined)}
+        onTaken={onEnd}
+      />
+    );
+  }
+  const later = (batch: Batch) => batch.loads.filter((load) => isLater(load, day));
+  if (open) {
+    const batch = day.batches.find(({ id }) => id === open.id) ?? open;
+    return (
+      <LoadsChange
+        batch={batch}
+        day={day}
+        later={later(batch)}
+        onDone={(loads, words) => {
+          setOpen(undefined);
+          choose(words, { kind: 'loads', batchId: batch.id, loads });
+        }}
+        onBack={() => setOpen(undefined)}
+      />
+    );
+  }
+  const used = household.canners.filter(({ id }) => day.loads.some(({ cannerId }) => cannerId === id));
+  return (
+    <View className="w-full max-w-[640px] gap-3 px-4 pb-8">
+      <Words size="head" weight={700} tone="milk">
+        What changed?
+      </Words>
+      <Words size="lead" tone="milk-2">
+        Late or early needs no telling: the day moves with what is tapped.
+      </Words>
+      {cooks.map(({ name }) =>
+        day.state.away.includes(name) ? (
+          <KitchenKey
+            key={name}
+            look="outline"
+            words={`${name} is back`}
+            onPress={() => choose(`${name} is back`, { kind: 'cook-back', cook: name })}
+          />
+        ) : (
+          <KitchenKey
+            key={name}
+            look="outline"
+            words={`${name} has to go`}
+            onPress={() => choose(`Without ${name}`, { kind: 'cook-away', cook: name })}
+          />
+        ),
+      )}
+      {used.map(({ id, name }) => (
+        <KitchenKey
+          key={id}
+          look="outline"
+          words={`${name} cannot be used`}
+          onPress={() => choose(`Without ${name}`, { kind: 'canner-out', cannerId: id })}
+        />
+      ))}
+      {household.canners
+        .filter(({ id }) => day.state.cannersOut.includes(id))
+        .map(({ id, name }) => (
+          <KitchenKey
+            key={id}
+            look="outline"
+            words={`${name} can be used again`}
+            onPress={() => choose(`With ${name}`, { kind: 'canner-back', cannerId: id })}
+          />
+        ))}
+      {day.batches
+        .filter((batch) => later(batch).length > 0)
+        .map((batch) => {
+          const name = productRow(batch.product).name.toLowerCase();
+          return (
+            <View key={batch.id} className="gap-3">
+              <KitchenKey look="outline" words={`More or fewer jars: ${name}`} onPress={() => setOpen(batch)} />
+              <KitchenKey
+                look="outline"
+                words={`Drop ${name}`}
+                onPress={() => choose(`Without ${name}`, { kind: 'loads', batchId: batch.id, loads: [] })}
+              />
+            </View>
+          );
+        })}
+    </View>
+  );
+}
+
+/** Only what has not gone into a canner can be changed. */
+export function isLater({ id, withLoadId }: PlannedLoad, day: Day): boolean {
+  return day.loads.some((load) => load.id === (withLoadId ?? id) && load.phase === 'planned');
+}

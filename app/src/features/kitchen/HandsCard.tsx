@@ -1,0 +1,160 @@
+import Hand from 'lucide-react-native/icons/hand';
+import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { productRow } from '@hoddle/core/handbook/products';
+import { readStep, stepClock } from '@hoddle/core/kitchen/stepClock';
+import { type HandsNow, isDue } from '@hoddle/core/kitchen/whatNow';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { type Day, type LiveDay } from '@/features/day/useDay';
+import { useNow } from '@/store/useHousehold';
+import { clockTime, countdown } from '@/ui/clockWords';
+import { COLOURS } from '@/ui/colours';
+import { useSingleTap } from '@/ui/useSingleTap';
+import { Words } from '@/ui/Words';
+import { KitchenKey } from './KitchenKey';
+import { useTellDay } from './useTellDay';
+
+const MINUTE_MS = 60_000;
+
+interface HandsCardProps {
+  day: Day;
+  live: LiveDay;
+  hands: HandsNow;
+  /** With one pair of hands nobody is named. */
+  isNamed: boolean;
+}
+
+/** What one pair of hands does now, with the one key for it, and what comes then. */
+export function HandsCard({ day, live, hands, isNamed }: HandsCardProps) {
+  const { now: own, then } = hands;
+  const at = (minute: number) => clockTime(day.startAt + minute * MINUTE_MS);
+  const due = own && (own.running || isDue(own.entry, live.progress));
+  return (
+    <View
+      role="group"
+      aria-label={`${hands.cook}, now`}
+      className="gap-2 border-t-2 border-rim-dark bg-granite-panel px-4 py-3"
+    >
+      <View className="flex-row items-center gap-3">
+        <Hand size={26} color={COLOURS.milk} />
+        <Words size="lead" weight={700} tone="milk" className="flex-1">
+          {isNamed ? hands.cook : 'Hands'}
+        </Words>
+        {own && (
+          <Words size="lead" tone="milk-2">
+            {due ? `to ${at(own.entry.endMin)}` : `at ${at(own.entry.startMin)}`}
+          </Words>
+        )}
+      </View>
+      {own ? (
+        <HandsStep day={day} live={live} entry={own.entry} running={own.running} then={then} />
+      ) : (
+        <Words size="head" weight={700} tone="milk">
+          Free
+        </Words>
+      )}
+      {then && (
+        <Words size="lead" tone="milk-2">
+          then{' '}
+          <Words size="lead" weight={700} tone="milk">
+            {stepWords(then, day)}
+          </Words>
+          , {at(then.startMin)}
+        </Words>
+      )}
+    </View>
+  );
+}
+
+function HandsStep({
+  day,
+  live,
+  entry,
+  running,
+  then,
+}: {
+  day: Day;
+  live: LiveDay;
+  entry: ScheduledTask;
+  running: boolean;
+  then?: ScheduledTask;
+}) {
+  const router = useRouter();
+  const tell = useTellDay(day.id);
+  const { task } = entry;
+  const batch = day.batches.find(({ id }) => id === task.batchId);
+  const clock = stepClock(task, batch);
+  const now = useNow(1_000);
+  const reading = readStep(clock, live.progress.of.get(task.id), day.state.steps.get(task.id), {
+    startAt: day.startAt,
+    now,
+  });
+  const start = useSingleTap(() => tell({ type: 'step-started', taskId: task.id }));
+  const done = useSingleTap(() => {
+    tell({ type: 'step-done', taskId: task.id });
+    // One step after the other on the same food needs no key of its own.
+    const follows = then?.task.after.some((lag) => lag.task === task.id);
+    if (then && follows && then.task.cannerId === undefined) tell({ type: 'step-started', taskId: then.task.id });
+  });
+  const timed = reading?.leftMs !== undefined;
+  return (
+    <>
+      <Words size="head" weight={800} tone="milk" style={{ fontSize: 26, lineHeight: 31 }}>
+        {stepWords(entry, day)}
+      </Words>
+      {timed && (
+        <Words role="timer" weight={800} tone="milk" style={{ fontSize: 54, lineHeight: 58 }}>
+          {countdown(reading.leftMs ?? 0)}
+        </Words>
+      )}
+      {task.kind === 'load' && task.loadId !== undefined ? (
+        <KitchenKey
+          look="milk"
+          words={`Load ${numberOf(task.loadId, day)} into the canner`}
+          onPress={() => router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: task.loadId ?? '' } })}
+        />
+      ) : task.kind === 'unload' ? (
+        <Words size="lead" tone="milk-2">
+          Tap “Jars are out” at its pot.
+        </Words>
+      ) : !running ? (
+        <KitchenKey look={isDue(entry, live.progress) ? 'milk' : 'outline'} words="Start" onPress={start} />
+      ) : clock.gate ? (
+        <KitchenKey
+          look="milk"
+          words="Measure"
+          onPress={() => router.navigate({ pathname: '/kitchen/measure/[taskId]', params: { taskId: task.id } })}
+        />
+      ) : (
+        <>
+          {clock.tapMin !== undefined && (
+            <KitchenKey
+              look="amber"
+              words={tapWords(task.kind, clock.tapMin, timed)}
+              onPress={() => tell({ type: 'clock-started', taskId: task.id, minutes: clock.tapMin ?? 1 })}
+            />
+          )}
+          <KitchenKey look="milk" words="Done" onPress={done} />
+        </>
+      )}
+    </>
+  );
+}
+
+/** A step with its product, and with its load where there are several. */
+export function stepWords({ task }: ScheduledTask, day: Day): string {
+  const batch = day.batches.find(({ id }) => id === task.batchId);
+  if (!batch) return task.words;
+  const own = batch.loads.length > 1 && task.loadId !== undefined ? numberOf(task.loadId, day) : 0;
+  const load = own > 0 ? `, load ${own}` : '';
+  return `${task.words}, ${productRow(batch.product).name.toLowerCase()}${load}`;
+}
+
+function numberOf(loadId: string, day: Day): number {
+  return day.loads.findIndex(({ id }) => id === loadId) + 1;
+}
+
+function tapWords(kind: ScheduledTask['task']['kind'], minutes: number, again: boolean): string {
+  const what = kind === 'ready-jars' ? 'Jars boil' : 'Rolls hard';
+  return `${again ? 'Again: ' : ''}${what}: start ${minutes}:00`;
+}

@@ -1,0 +1,93 @@
+import { productRow } from '@hoddle/core/handbook/products';
+import { loadClock } from '@hoddle/core/kitchen/loadClock';
+import { View } from 'react-native';
+import { type PlaceInDay } from '@/features/day/placeInDay';
+import { useNow } from '@/store/useHousehold';
+import { HeatSign } from '@/ui/HeatSign';
+import { RowLink } from '@/ui/RowLink';
+import { Words } from '@/ui/Words';
+import { PhasePart } from './PhasePart';
+import { TooSoonPart } from './TooSoonPart';
+import { UndoLine } from './UndoLine';
+import { type RunningLoad } from './useLoad';
+import { useLoadTaps } from './useLoadTaps';
+
+interface LoadPotProps {
+  running: RunningLoad;
+  place: PlaceInDay;
+  canner: { readonly name: string; readonly timesItself: boolean };
+  /** Beside others: what else can be told of the load lies behind its name. */
+  isOneOfMany?: boolean;
+}
+
+/** A load in its canner: the pot with its clock, and the one thing that can be done now. */
+export function LoadPot({ running, place, canner, isOneOfMany }: LoadPotProps) {
+  const taps = useLoadTaps(running);
+  const { batch, load } = running;
+  const words = `${productRow(batch.product).name.toLowerCase()}, load ${place.number} of ${place.of}`;
+  const head = (
+    <>
+      <PhaseSign running={running} />
+      <Words size="head" weight={700} tone="milk" className="flex-1">
+        {canner.name}
+      </Words>
+      <Words size="lead" tone="milk-2" weight={500} className="shrink text-right">
+        {words}
+      </Words>
+    </>
+  );
+  return (
+    <View className="gap-4" role="group" aria-label={`${canner.name}: ${words}`}>
+      {isOneOfMany ? (
+        <RowLink
+          href={{ pathname: '/kitchen/[loadId]', params: { loadId: load.id } }}
+          label={`More of ${canner.name}: ${words}`}
+          className="min-h-[48px] flex-row items-center gap-3"
+        >
+          {head}
+        </RowLink>
+      ) : (
+        <View className="flex-row items-center gap-3">{head}</View>
+      )}
+      {taps.tooSoonMs === undefined ? (
+        <Ticking running={running} place={place} taps={taps} timesItself={canner.timesItself} />
+      ) : (
+        <TooSoonPart running={running} taps={taps} />
+      )}
+      <UndoLine running={running} taps={taps} />
+    </View>
+  );
+}
+
+/** Only what shows seconds is drawn every second. */
+function Ticking({
+  running,
+  place,
+  taps,
+  timesItself,
+}: {
+  running: RunningLoad;
+  place: PlaceInDay;
+  taps: ReturnType<typeof useLoadTaps>;
+  timesItself: boolean;
+}) {
+  const now = useNow(1_000);
+  const clock = loadClock(running.order, running.state, now);
+  return (
+    <PhasePart
+      running={running}
+      clock={clock}
+      now={now}
+      following={place.following}
+      taps={taps}
+      timesItself={timesItself}
+    />
+  );
+}
+
+function PhaseSign({ running: { order, state } }: { running: RunningLoad }) {
+  const clock = loadClock(order, state, useNow(1_000));
+  const alarm = 'timeIsUp' in clock && clock.timeIsUp && clock.kind !== 'falling';
+  const lost = state.phase === 'heating' && state.timesLost > 0;
+  return <HeatSign phase={alarm ? 'alarm' : lost ? 'lost' : state.phase} size={28} dark />;
+}

@@ -1,0 +1,79 @@
+import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { type Alarm } from '@hoddle/core/kitchen/alarms';
+import { type Doneness, readStep, stepClock } from '@hoddle/core/kitchen/stepClock';
+import { View } from 'react-native';
+import { type Day, type LiveDay } from '@/features/day/useDay';
+import { useNow } from '@/store/useHousehold';
+import { clockTime, countdown } from '@/ui/clockWords';
+import { useSingleTap } from '@/ui/useSingleTap';
+import { Words } from '@/ui/Words';
+import { stepWords } from './HandsCard';
+import { KitchenKey } from './KitchenKey';
+import { useTellDay } from './useTellDay';
+
+const ASKED: Readonly<Record<Doneness, readonly [question: string, yes: string]>> = {
+  set: ['Cold plate: does it wrinkle? Or boiling point + 8 F.', 'It sets'],
+  third: ['Is it down by a third?', 'Down by a third'],
+  half: ['Is it down by half?', 'Down by half'],
+};
+
+interface WaitRowProps {
+  day: Day;
+  live: LiveDay;
+  entry: ScheduledTask;
+  /** What it calls for now. */
+  alarm?: Alarm;
+}
+
+/** Something that passes by itself, a simmer, a soak, a drip: its clock, when to stir, and whether it is done. */
+export function WaitRow({ day, live, entry, alarm }: WaitRowProps) {
+  const tell = useTellDay(day.id);
+  const { task } = entry;
+  const clock = stepClock(task);
+  const own = live.progress.of.get(task.id);
+  const now = useNow(1_000);
+  const reading = readStep(clock, own, day.state.steps.get(task.id), { startAt: day.startAt, now });
+  const start = useSingleTap(() => tell({ type: 'step-started', taskId: task.id }));
+  const done = useSingleTap(() => tell({ type: 'step-done', taskId: task.id }));
+  const again = useSingleTap(() => tell({ type: 'clock-started', taskId: task.id, minutes: clock.againMin ?? 5 }));
+  const stirred = useSingleTap(() => alarm && tell({ type: 'alarm-answered', alarmId: alarm.id }));
+  const asks = clock.asks && ASKED[clock.asks];
+  const calls = alarm !== undefined;
+  const ink = calls ? 'granite' : 'milk';
+  return (
+    <View
+      role="group"
+      aria-label={stepWords(entry, day)}
+      className={`gap-2 border-t-2 px-4 py-3 ${calls ? 'alarm-flash border-milk bg-milk' : 'border-granite-line bg-granite-panel'}`}
+    >
+      <View className="flex-row items-center gap-3">
+        <Words size="head" weight={700} tone={ink} className="flex-1">
+          {alarm?.kind === 'stir' ? `Stir: ${stepWords(entry, day)}` : stepWords(entry, day)}
+        </Words>
+        {reading?.leftMs !== undefined && (
+          <Words role="timer" weight={800} tone={ink} style={{ fontSize: 34, lineHeight: 40 }}>
+            {countdown(reading.leftMs)}
+          </Words>
+        )}
+      </View>
+      {reading?.endsAt !== undefined && (
+        <Words size="lead" tone={calls ? 'granite' : 'milk-2'}>
+          {reading.timeIsUp ? `up since ${clockTime(reading.endsAt)}` : `until ${clockTime(reading.endsAt)}`}
+          {clock.everyMin !== undefined ? `, stir every ${clock.everyMin} min` : ''}
+        </Words>
+      )}
+      {own === undefined && <KitchenKey look="milk" words="Start its clock" onPress={start} />}
+      {alarm?.kind === 'stir' && <KitchenKey look="outline" words="Stirred" onPress={stirred} />}
+      {own !== undefined && asks && (
+        <>
+          <Words size="lead" weight={600} tone={ink}>
+            {asks[0]}
+          </Words>
+          <KitchenKey look="milk" words={asks[1]} onPress={done} />
+          {reading?.timeIsUp && <KitchenKey look="outline" words={`Not yet: ${clock.againMin} min`} onPress={again} />}
+        </>
+      )}
+      {own !== undefined && !asks && reading?.timeIsUp && <KitchenKey look="outline" words="Done" onPress={done} />}
+    </View>
+  );
+}

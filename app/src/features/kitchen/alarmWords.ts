@@ -1,0 +1,30 @@
+import { type Alarm } from '@hoddle/core/kitchen/alarms';
+import { productRow } from '@hoddle/core/handbook/products';
+import { type Day } from '@/features/day/useDay';
+
+/** What a call asks for, in a few words, and of what. */
+export function alarmWords({ kind, loadId, taskId }: Alarm, day: Day, cannerName: (id: string) => string): string {
+  const load = day.loads.find(({ id }) => id === loadId);
+  const task = day.live?.running.tasks.find(({ id }) => id === taskId);
+  const batch = day.batches.find(({ id }) => id === task?.batchId);
+  const vessel = load ? cannerName(load.cannerId) : task?.cannerId !== undefined ? cannerName(task.cannerId) : '';
+  const step = `${task?.words ?? ''}${batch ? `, ${productRow(batch.product).name.toLowerCase()}` : ''}`;
+  switch (kind) {
+    case 'time-up':
+      return `Time is up: ${vessel}`;
+    case 'rest-over':
+      return `Lift the jars out: ${vessel}`;
+    case 'vent-over':
+      return `Vented: weight on, ${vessel}`;
+    case 'thermometer':
+      return `180 to 185 F? ${vessel}`;
+    case 'start':
+      return `Water on: ${vessel}`;
+    case 'step-over':
+      return `Time is up: ${step}`;
+    case 'ask':
+      return `Is it done? ${step}`;
+    case 'stir':
+      return `Stir: ${step}`;
+  }
+}

@@ -1,0 +1,84 @@
+import { type AlarmKind } from '@hoddle/core/kitchen/alarms';
+
+/** One tone of a call: pitch in hertz, from and for so many seconds. */
+type Tone = readonly [hertz: number, at: number, seconds: number];
+
+/**
+ * Calls that are told apart without looking: the end of a tested time is high and urgent, a rest is two falling tones, a
+ * stir is two knocks. Drawn by the page itself, so that they are there without a network.
+ */
+const CALLS: Readonly<Record<AlarmKind, readonly Tone[]>> = {
+  'time-up': [
+    [988, 0, 0.18],
+    [1319, 0.22, 0.18],
+    [988, 0.44, 0.18],
+    [1319, 0.66, 0.4],
+  ],
+  'rest-over': [
+    [880, 0, 0.3],
+    [587, 0.35, 0.5],
+  ],
+  'vent-over': [
+    [587, 0, 0.3],
+    [880, 0.35, 0.5],
+  ],
+  'step-over': [
+    [659, 0, 0.25],
+    [784, 0.3, 0.25],
+    [659, 0.6, 0.3],
+  ],
+  ask: [
+    [523, 0, 0.2],
+    [659, 0.25, 0.35],
+  ],
+  stir: [
+    [392, 0, 0.12],
+    [392, 0.2, 0.12],
+  ],
+  thermometer: [
+    [440, 0, 0.12],
+    [440, 0.2, 0.12],
+    [440, 0.4, 0.12],
+  ],
+  start: [[523, 0, 0.6]],
+};
+
+/** Milliseconds on, off, on: what a hand feels through an apron. */
+const SHAKES: Readonly<Partial<Record<AlarmKind, readonly number[]>>> = {
+  'time-up': [400, 150, 400, 150, 400],
+  'rest-over': [300, 150, 300],
+};
+
+let context: AudioContext | undefined;
+
+/** Whether the browser lets the page be heard; most want a touch first. */
+export function canBeHeard(): boolean {
+  return context?.state === 'running';
+}
+
+/** Lets the page be heard; to be called from a touch. */
+export async function openSound(): Promise<void> {
+  if (typeof AudioContext === 'undefined') return;
+  context ??= new AudioContext();
+  await context.resume().catch(() => undefined);
+}
+
+/** Sounds and shakes once. Silence where the browser allows neither. */
+export function call(kind: AlarmKind): void {
+  if (typeof navigator !== 'undefined' && 'vibrate' in navigator) navigator.vibrate([...(SHAKES[kind] ?? [200])]);
+  if (!context || context.state !== 'running') return;
+  for (const [hertz, at, seconds] of CALLS[kind]) {
+    const from = context.currentTime + at;
+    const voice = context.createOscillator();
+    const loudness = context.createGain();
+    voice.type = 'triangle';
+    voice.frequency.value = hertz;
+    // Swells and fades, or the speaker clicks.
+    loudness.gain.setValueAtTime(0, from);
+    loudness.gain.linearRampToValueAtTime(0.5, from + 0.02);
+    loudness.gain.linearRampToValueAtTime(0, from + seconds);
+    voice.connect(loudness).connect(context.destination);
+    voice.start(from);
+    voice.stop(from + seconds);
+  }
+}

@@ -1,0 +1,16 @@
+import { type Alarm, alarmsOf } from '@hoddle/core/kitchen/alarms';
+import { type Day, useDay } from '@/features/day/useDay';
+import { useNow } from '@/store/useHousehold';
+
+/** All calls of the running day that have come due; none while no day runs. */
+export function useAlarms(): {
+  readonly day: Day | undefined;
+  readonly alarms: readonly Alarm[];
+  readonly now: number;
+} {
+  const day = useDay();
+  const now = useNow(1_000);
+  if (!day?.live || day.state.closedAt !== undefined) return { day, alarms: [], now };
+  const { running, progress } = day.live;
+  return { day, alarms: alarmsOf(running, progress, day.batches, now), now };
+}

@@ -1,0 +1,58 @@
+import * as v from 'valibot';
+import { PlannedLoadSchema } from './batch';
+import { Id, Time } from './id';
+
+const Name = v.pipe(v.string(), v.minLength(1, 'must not be empty'), v.maxLength(160, 'is too long'));
+const TaskId = Name;
+const Times = v.pipe(
+  v.record(TaskId, Time),
+  v.check((times) => Object.keys(times).length <= 2_000, 'are more steps than a day has'),
+);
+const Amount = v.pipe(
+  v.number('must be a number'),
+  v.minValue(0, 'must be 0 or more'),
+  v.maxValue(1_000, 'is too much'),
+);
+
+const Order = v.object({ startAt: Times, cannerOf: v.record(Id, Id), endAt: Time });
+const Aim = v.object({
+  jars: v.pipe(v.number(), v.integer(), v.minValue(0)),
+  pounds: v.pipe(v.number(), v.minValue(0)),
+  handsMin: v.pipe(v.number(), v.minValue(0)),
+  endAt: Time,
+});
+
+const common = {
+  id: Id,
+  /** The date of the day's first batch. */
+  day: v.pipe(v.string(), v.isoDate('must be a day such as 2026-08-29')),
+  at: Time,
+};
+const Minutes = v.pipe(
+  v.number('must be a number of minutes'),
+  v.minValue(0.5, 'must be half a minute or more'),
+  v.maxValue(3_000, 'must be at most 3,000'),
+);
+
+/** The body of `POST /api/kitchen/day-events`. */
+export const DayEventSchema = v.variant('type', [
+  v.object({ ...common, type: v.literal('day-started'), order: Order, aim: Aim }),
+  v.object({ ...common, type: v.literal('step-started'), taskId: TaskId }),
+  v.object({ ...common, type: v.literal('clock-started'), taskId: TaskId, minutes: Minutes }),
+  v.object({ ...common, type: v.literal('step-done'), taskId: TaskId }),
+  v.object({ ...common, type: v.literal('alarm-answered'), alarmId: Name }),
+  v.object({ ...common, type: v.literal('measured'), batchId: Id, taskId: TaskId, amount: Amount }),
+  v.object({
+    ...common,
+    type: v.literal('loads-changed'),
+    batchId: Id,
+    loads: v.pipe(v.array(PlannedLoadSchema), v.maxLength(60, 'are more than one day takes')),
+    produceUsed: v.pipe(v.number(), v.minValue(0, 'must be 0 or more'), v.maxValue(1, 'must be at most 1')),
+  }),
+  v.object({ ...common, type: v.literal('order-taken'), order: Order }),
+  v.object({ ...common, type: v.literal('order-kept'), endAt: Time }),
+  v.object({ ...common, type: v.picklist(['cook-away', 'cook-back']), cook: Name }),
+  v.object({ ...common, type: v.picklist(['canner-out', 'canner-back']), cannerId: Id }),
+  v.object({ ...common, type: v.literal('day-closed') }),
+  v.object({ ...common, type: v.literal('taken-back'), eventId: Id }),
+]);

@@ -1,0 +1,134 @@
+import { type DayTask } from '../day/dayProblem';
+import { type Batch } from '../day/batch';
+import { type DayProgress } from '../day/restOfDay';
+import { loadClock } from './loadClock';
+import { processEndsAt, VENT_MS } from './loadState';
+import { type RunningDay } from './progressOf';
+import { readStep, stepClock } from './stepClock';
+
+const MINUTE_MS = 60_000;
+
+/** A call answered later than this was missed: it is written down. */
+export const MISSED_AFTER_MS = 2 * MINUTE_MS;
+
+/** A low-temperature bath is looked at so often: 180 to 185 F is held by hand. Common practice. */
+const LOOK_EVERY_MIN = 5;
+
+/** Different kinds sound different. */
+export type AlarmKind = 'time-up' | 'rest-over' | 'vent-over' | 'step-over' | 'ask' | 'stir' | 'thermometer' | 'start';
+
+/** Something that calls until it is answered. */
+export interface Alarm {
+  readonly id: string;
+  readonly kind: AlarmKind;
+  readonly dueAt: number;
+  readonly loadId?: string;
+  readonly taskId?: string;
+  /** When it was answered, by the tap it asked for or by being heard. */
+  readonly answeredAt?: number;
+}
+
+/**
+ * All calls of a day that have come due, answered or not, the oldest first. Derived from what was told: a screen that was
+ * off, or was opened only now, knows the same ones.
+ */
+export function alarmsOf(running: RunningDay, progress: DayProgress, batches: readonly Batch[], now: number): Alarm[] {
+  const all = [...loadAlarms(running, now), ...stepAlarms(running, progress, batches, now)];
+  return all.filter(({ dueAt }) => dueAt <= now).sort((a, b) => a.dueAt - b.dueAt);
+}
+
+/** Those that call now. */
+export function ringing(alarms: readonly Alarm[]): Alarm[] {
+  return alarms.filter(({ answeredAt }) => answeredAt === undefined);
+}
+
+/** Those that nobody answered in time. */
+export function missed(alarms: readonly Alarm[], now: number): Alarm[] {
+  return alarms.filter(({ dueAt, answeredAt = now }) => answeredAt - dueAt > MISSED_AFTER_MS);
+}
+
+function loadAlarms({ day, loads }: RunningDay, now: number): Alarm[] {
+  return [...loads].flatMap(([loadId, { order, state }]): Alarm[] => {
+    const endsAt = processEndsAt(order, state);
+    const call = (kind: AlarmKind, dueAt: number, answeredAt: number | undefined, at = '') => {
+      const answer = answeredAt === undefined ? {} : { answeredAt };
+      return { id: `${kind} ${loadId}${at}`, kind, loadId, dueAt, ...answer };
+    };
+    const alarms: Alarm[] = [];
+    if (endsAt !== undefined) alarms.push(call('time-up', endsAt, state.heatOffAt, ` ${state.boilAt}`));
+    if (state.ventAt !== undefined)
+      alarms.push(call('vent-over', state.ventAt + VENT_MS, state.boilAt ?? state.lostAt));
+    if (state.heatOffAt !== undefined) {
+      const clock = loadClock(order, { ...state, phase: 'resting' }, now);
+      if (clock.kind === 'resting') alarms.push(call('rest-over', clock.endsAt, state.outAt));
+    }
+    if (order.method === 'low-temperature-bath' && state.boilAt !== undefined) {
+      const until = Math.min(now, state.heatOffAt ?? now, endsAt ?? now);
+      alarms.push(
+        ...every(LOOK_EVERY_MIN, state.boilAt, until, `thermometer ${loadId}`, day.answered, state.heatOffAt).map(
+          (each) => ({
+            ...each,
+            kind: 'thermometer' as const,
+            loadId,
+          }),
+        ),
+      );
+    }
+    return alarms;
+  });
+}
+
+function stepAlarms(running: RunningDay, { of }: DayProgress, batches: readonly Batch[], now: number): Alarm[] {
+  const { tasks, day, startAt } = running;
+  return tasks.flatMap((task): Alarm[] => {
+    const own = of.get(task.id);
+    const state = day.steps.get(task.id);
+    const taskId = task.id;
+    if (!own) return startAlarms(task, running, now);
+    const clock = stepClock(
+      task,
+      batches.find(({ id }) => id === task.batchId),
+    );
+    const beganAt = startAt + own.startMin * MINUTE_MS;
+    const alarms: Alarm[] = [];
+    const reading = readStep(clock, { ...own, kind: 'running' }, state, { startAt, now });
+    if (reading?.endsAt !== undefined) {
+      const kind = clock.asks ? 'ask' : 'step-over';
+      const told = state?.doneAt ?? (own.kind === 'done' ? startAt + own.endMin * MINUTE_MS : undefined);
+      const answer = told === undefined ? {} : { answeredAt: told };
+      alarms.push({ id: `${kind} ${taskId} ${reading.endsAt}`, kind, taskId, dueAt: reading.endsAt, ...answer });
+    }
+    if (clock.everyMin !== undefined) {
+      const ended = state?.doneAt ?? (own.kind === 'done' ? startAt + own.endMin * MINUTE_MS : undefined);
+      const stirs = every(clock.everyMin, beganAt, Math.min(now, ended ?? now), `stir ${taskId}`, day.answered, ended);
+      alarms.push(...stirs.map((each) => ({ ...each, kind: 'stir' as const, taskId })));
+    }
+    return alarms;
+  });
+}
+
+/** A canner that must be put on now, or its water is cold when the jars are ready. */
+function startAlarms({ id, kind, after }: DayTask, { day }: RunningDay, now: number): Alarm[] {
+  const dueAt = day.order?.startAt[id];
+  if (kind !== 'preheat' || after.length > 0 || dueAt === undefined || dueAt > now) return [];
+  return [{ id: `start ${id}`, kind: 'start', taskId: id, dueAt }];
+}
+
+/** A call every so many minutes; the next one takes the place of one that nobody answered, and the end that of the last. */
+function every(
+  minutes: number,
+  from: number,
+  until: number,
+  id: string,
+  answered: ReadonlyMap<string, number>,
+  endedAt: number | undefined,
+): Pick<Alarm, 'id' | 'dueAt' | 'answeredAt'>[] {
+  const count = Math.floor((until - from) / (minutes * MINUTE_MS));
+  return Array.from({ length: Math.max(0, count) }, (_, i) => {
+    const dueAt = from + (i + 1) * minutes * MINUTE_MS;
+    const own = `${id} ${i + 1}`;
+    const nextDue = dueAt + minutes * MINUTE_MS;
+    const answeredAt = answered.get(own) ?? (nextDue <= until ? nextDue : endedAt);
+    return { id: own, dueAt, ...(answeredAt !== undefined && { answeredAt }) };
+  });
+}

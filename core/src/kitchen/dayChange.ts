@@ -1,0 +1,66 @@
+import { type Batch, jarsOf, type PlannedLoad } from '../day/batch';
+import { type RestQuestion } from './solveRest';
+
+/** What can come in between on a preserving day. */
+export type DayChange =
+  | { readonly kind: 'cook-away'; readonly cook: string }
+  | { readonly kind: 'cook-back'; readonly cook: string }
+  | { readonly kind: 'canner-out'; readonly cannerId: string }
+  | { readonly kind: 'canner-back'; readonly cannerId: string }
+  /** The loads of a batch that have not gone in, as they are to be: more jars, fewer, or none. */
+  | { readonly kind: 'loads'; readonly batchId: string; readonly loads: readonly PlannedLoad[] };
+
+/** Part of a batch's produce that goes into its loads, when those that have not gone in are changed. */
+export function produceUsed(batch: Batch, begun: readonly PlannedLoad[], later: readonly PlannedLoad[]): number {
+  // Another number of jars is another yield of the same produce; only without any more loads is produce left over.
+  if (later.length > 0) return 1;
+  return jarsOf({ loads: begun }) / jarsOf(batch);
+}
+
+/**
+ * The question of what is left of a day, had something changed: to be solved before anything is told, so that it can be
+ * refused.
+ *
+ * @param allCooks everybody who works in this kitchen, away or not
+ */
+export function withChange(
+  rest: RestQuestion,
+  change: DayChange,
+  allCooks: RestQuestion['question']['setup']['cooks'],
+): RestQuestion {
+  const { question } = rest;
+  const { setup, progress } = question;
+  switch (change.kind) {
+    case 'cook-away':
+      return withSetup(rest, { ...setup, cooks: setup.cooks.filter(({ name }) => name !== change.cook) });
+    case 'cook-back': {
+      const there = new Set([change.cook, ...setup.cooks.map(({ name }) => name)]);
+      return withSetup(rest, { ...setup, cooks: allCooks.filter(({ name }) => there.has(name)) });
+    }
+    case 'canner-out':
+      return withCanners(rest, [...progress.cannersOut, change.cannerId]);
+    case 'canner-back':
+      return withCanners(
+        rest,
+        progress.cannersOut.filter((id) => id !== change.cannerId),
+      );
+    case 'loads': {
+      const batches = question.batches.flatMap((batch) => {
+        if (batch.id !== change.batchId) return [batch];
+        const begun = batch.loads.filter(({ id }) => progress.cannerOf.has(id));
+        const loads = [...begun, ...change.loads];
+        return loads.length === 0 ? [] : [{ ...batch, loads }];
+      });
+      return { ...rest, question: { ...question, batches } };
+    }
+  }
+}
+
+function withSetup(rest: RestQuestion, setup: RestQuestion['question']['setup']): RestQuestion {
+  return { ...rest, question: { ...rest.question, setup } };
+}
+
+function withCanners(rest: RestQuestion, cannersOut: readonly string[]): RestQuestion {
+  const progress = { ...rest.question.progress, cannersOut };
+  return { ...rest, question: { ...rest.question, progress } };
+}

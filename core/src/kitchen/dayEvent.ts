@@ -1,0 +1,47 @@
+import { type PlannedLoad } from '../day/batch';
+
+/** The order in which a day is to be done: what both screens of a kitchen go by. Times are epoch milliseconds. */
+export interface DayOrder {
+  /** When each step is to begin, by the id of its task. */
+  readonly startAt: Readonly<Record<string, number>>;
+  /** Which canner each load goes into. */
+  readonly cannerOf: Readonly<Record<string, string>>;
+  readonly endAt: number;
+}
+
+/** What a day was meant to come to, when it began. */
+export interface DayAim {
+  readonly jars: number;
+  readonly pounds: number;
+  /** Minutes of work for hands. */
+  readonly handsMin: number;
+  readonly endAt: number;
+}
+
+/** What happened on a preserving day besides its loads. `day` is the date of its first batch: "2026-08-29". */
+export type DayEvent = { readonly id: string; readonly day: string; readonly at: number } & (
+  | { readonly type: 'day-started'; readonly order: DayOrder; readonly aim: DayAim }
+  | { readonly type: 'step-started'; readonly taskId: string }
+  /** A clock of so many minutes within a step: the hard boil, five minutes more until it sets, jars sterilised. */
+  | { readonly type: 'clock-started'; readonly taskId: string; readonly minutes: number }
+  | { readonly type: 'step-done'; readonly taskId: string }
+  /** A call that no other tap answers: stirred, looked at the thermometer. */
+  | { readonly type: 'alarm-answered'; readonly alarmId: string }
+  /** Cups, or pounds, that were really there. */
+  | { readonly type: 'measured'; readonly batchId: string; readonly taskId: string; readonly amount: number }
+  | {
+      readonly type: 'loads-changed';
+      readonly batchId: string;
+      /** As they are to be from now on. Loads that went in stay whatever this says. */
+      readonly loads: readonly PlannedLoad[];
+      /** Part of the batch's produce that goes into them, 0 to 1; the rest is on hand again. */
+      readonly produceUsed: number;
+    }
+  | { readonly type: 'order-taken'; readonly order: DayOrder }
+  /** A better order was shown and refused: not shown again until something else has changed. */
+  | { readonly type: 'order-kept'; readonly endAt: number }
+  | { readonly type: 'cook-away' | 'cook-back'; readonly cook: string }
+  | { readonly type: 'canner-out' | 'canner-back'; readonly cannerId: string }
+  | { readonly type: 'day-closed' }
+  | { readonly type: 'taken-back'; readonly eventId: string }
+);

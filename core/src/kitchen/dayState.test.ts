@@ -1,0 +1,158 @@
+import fc from 'fast-check';
+import { type Batch } from '../day/batch';
+import { type DayTask } from '../day/dayProblem';
+import { alarmsOf, missed, ringing } from './alarms';
+import { batchesNow } from './batchesNow';
+import { type DayEvent } from './dayEvent';
+import { dayState } from './dayState';
+import { type KitchenEvent } from './kitchenEvent';
+import { loadState } from './loadState';
+import { progressOf } from './progressOf';
+import { readStep, stepClock } from './stepClock';
+
+const MIN = 60_000;
+let made = 0;
+type Told<Event> = Event extends DayEvent ? Omit<Event, 'id' | 'day' | 'at'> : never;
+const tell = (atMin: number, told: Told<DayEvent>, id = `d${String(made++).padStart(5, '0')}`): DayEvent =>
+  ({ id, day: '2026-08-29', at: atMin * MIN, ...told }) as DayEvent;
+
+test('told twice, late or in another order it is the same day; of two starts the later holds, of two ends the first', () => {
+  const step = fc.constantFrom('wash a', 'simmer a', 'drip b');
+  const event = fc
+    .tuple(
+      fc.constantFrom<'step-started' | 'step-done'>('step-started', 'step-done'),
+      step,
+      fc.integer({ min: 0, max: 300 }),
+    )
+    .map(([type, taskId, at]) => tell(at, { type, taskId }));
+  fc.assert(
+    fc.property(fc.array(event, { maxLength: 20 }), fc.infiniteStream(fc.nat()), (events, keys) => {
+      const shuffled = [...events, ...events.slice(0, 3)]
+        .map((told) => ({ told, key: keys.next().value as number }))
+        .sort((a, b) => a.key - b.key)
+        .map(({ told }) => told);
+      expect(dayState(shuffled)).toEqual(dayState(events));
+      for (const [taskId, { startedAt, doneAt }] of dayState(events).steps) {
+        const of = (type: string) =>
+          events.flatMap((told) => (told.type === type && 'taskId' in told && told.taskId === taskId ? [told.at] : []));
+        expect(doneAt ?? Infinity).toBe(Math.min(...of('step-done'), Infinity));
+        const starts = of('step-started').filter((at) => at < (doneAt ?? Infinity));
+        if (startedAt !== undefined) expect(startedAt).toBeGreaterThanOrEqual(Math.max(...starts));
+      }
+    }),
+  );
+});
+
+test('what is taken back never was', () => {
+  const away = tell(5, { type: 'cook-away', cook: 'Cook' });
+  expect(dayState([away]).away).toEqual(['Cook']);
+  expect(dayState([away, tell(6, { type: 'taken-back', eventId: away.id })]).away).toEqual([]);
+});
+
+const batch = {
+  id: 'b',
+  product: 'plums',
+  uses: [{ pickId: 'p', massKg: 10, softKg: 2 }],
+  loads: [
+    { id: 'one', number: 1, jars: 9 },
+    { id: 'two', number: 2, jars: 5 },
+  ],
+} as unknown as Batch;
+
+test('loads are as they were told last; one that went in stays, whoever dropped it', () => {
+  const drop = tell(10, { type: 'loads-changed', batchId: 'b', loads: [], produceUsed: 9 / 14 });
+  const began: KitchenEvent = { id: 'k', loadId: 'one', at: 30 * MIN, type: 'load-started', jars: 9 };
+  expect(batchesNow([batch], [drop], [])).toEqual([]);
+  const kept = batchesNow([batch], [drop], [began]);
+  expect(kept[0]?.loads.map(({ id }) => id)).toEqual(['one']);
+  expect(kept[0]?.uses[0]?.massKg).toBeCloseTo((10 * 9) / 14, 9);
+  const more = tell(12, {
+    type: 'loads-changed',
+    batchId: 'b',
+    loads: [{ id: 'new', number: 3, jars: 4 }],
+    produceUsed: 1,
+  });
+  expect(batchesNow([batch], [more, drop], [began])[0]?.loads.map(({ id }) => id)).toEqual(['one', 'new']);
+  const back = tell(13, { type: 'taken-back', eventId: more.id });
+  expect(batchesNow([batch], [drop, more, back], [began])[0]?.loads.map(({ id }) => id)).toEqual(['one']);
+});
+
+const task = (id: string, step: string, min: number, more: Partial<DayTask> = {}): DayTask => ({
+  ...{ id, kind: 'prepare', words: step, step, needs: {}, after: [], batchId: 'b' },
+  minutes: { p10: min, p50: min, p90: min },
+  ...more,
+});
+const running = (tasks: DayTask[], events: DayEvent[]) => ({
+  ...{ tasks, day: dayState(events), loads: new Map(), startAt: 0 },
+});
+
+// Common practice: a sauce that cooks down is stirred every ten minutes and looked at until it is down by a third.
+test('a sauce calls to be stirred every ten minutes, asks whether it is down, and asks again', () => {
+  const sauce = task('sauce', 'cook-down-third', 45);
+  const events = [tell(0, { type: 'step-started', taskId: 'sauce' })];
+  const at = (minute: number, more: DayEvent[] = []) => {
+    const day = running([sauce], [...events, ...more]);
+    return alarmsOf(day, progressOf(day, minute * MIN), [], minute * MIN);
+  };
+  expect(ringing(at(9))).toEqual([]);
+  expect(ringing(at(11))).toMatchObject([{ kind: 'stir', dueAt: 10 * MIN }]);
+  const stirred = tell(11, { type: 'alarm-answered', alarmId: ringing(at(11))[0]!.id });
+  expect(ringing(at(12, [stirred]))).toEqual([]);
+  // Nobody stirred at 20: the call of 30 takes its place, and it is written down.
+  expect(ringing(at(31, [stirred])).map(({ dueAt }) => dueAt / MIN)).toEqual([30]);
+  expect(missed(at(31, [stirred]), 31 * MIN).map(({ dueAt }) => dueAt / MIN)).toEqual([20]);
+  expect(ringing(at(46, [stirred])).map(({ kind }) => kind)).toContain('ask');
+  const again = tell(47, { type: 'clock-started', taskId: 'sauce', minutes: 5 });
+  expect(ringing(at(48, [stirred, again])).map(({ kind }) => kind)).not.toContain('ask');
+  expect(ringing(at(53, [stirred, again])).map(({ kind }) => kind)).toContain('ask');
+  const done = tell(54, { type: 'step-done', taskId: 'sauce' });
+  expect(ringing(at(70, [stirred, again, done]))).toEqual([]);
+});
+
+test('a hard boil is started by a tap within its step; jars are sterilised where the tested time is short', () => {
+  const boil = task('boil', 'boil-1-hard', 12, { needs: { hands: 1 } });
+  expect(stepClock(boil)).toEqual({ tapMin: 1 });
+  const events = [
+    tell(0, { type: 'step-started', taskId: 'boil' }),
+    tell(8, { type: 'clock-started', taskId: 'boil', minutes: 1 }),
+  ];
+  const day = running([boil], events);
+  const own = progressOf(day, 8.5 * MIN).of.get('boil');
+  const read = readStep(stepClock(boil), own, day.day.steps.get('boil'), { startAt: 0, now: 8.5 * MIN });
+  expect(read).toMatchObject({ leftMs: 0.5 * MIN, timeIsUp: false });
+  const jars = task('jars', 'ready-jars', 10, { kind: 'ready-jars', needs: { hands: 1 } });
+  // Handbook rule 4: sterile jars below 10 min; at 3,420 ft they boil 13.
+  expect(stepClock(jars, { processMinutes: 5, altitudeFt: 3_420 })).toEqual({ tapMin: 13 });
+  expect(stepClock(jars, { processMinutes: 10, altitudeFt: 3_420 })).toEqual({});
+});
+
+test('a soak begins by itself when its work is done, and what was filled counts as done once it is in the canner', () => {
+  const work = task('salt', 'salt-ice-Nh', 8, { needs: { hands: 1 } });
+  const soak = task('soak', 'salt-ice-Nh', 120, { after: [{ task: 'salt', maxLag: 0 }] });
+  const load = task('load one', 'load', 4, { kind: 'load', loadId: 'one', cannerId: 'c', after: [{ task: 'soak' }] });
+  const day = running([work, soak, load], [tell(10, { type: 'step-done', taskId: 'salt' })]);
+  expect(progressOf(day, 20 * MIN).of.get('soak')).toEqual({ kind: 'running', startMin: 10, endMin: 130 });
+  const order = { method: 'boiling-water', jars: 9, processMinutes: 30, restMinutes: 5, leastRestMinutes: 5 } as const;
+  const state = loadState(order, [{ id: 'k', loadId: 'one', at: 140 * MIN, type: 'load-started', jars: 9 }]);
+  const began = { ...running([work, soak, load], []), loads: new Map([['one', { order, state, cannerId: 'c' }]]) };
+  const { of } = progressOf(began, 141 * MIN);
+  expect(['salt', 'soak', 'load one'].map((id) => of.get(id)?.kind)).toEqual(['done', 'done', 'done']);
+});
+
+test('time that is up calls until the heat is off, and is missed when that comes late', () => {
+  const order = { method: 'boiling-water', jars: 9, processMinutes: 30, restMinutes: 5, leastRestMinutes: 5 } as const;
+  const told = (type: 'load-started' | 'boil-reached' | 'heat-off', at: number): KitchenEvent =>
+    ({ id: type, loadId: 'one', at: at * MIN, type, ...(type === 'load-started' && { jars: 9 }) }) as KitchenEvent;
+  const at = (minute: number, events: KitchenEvent[]) => {
+    const loads = new Map([['one', { order, state: loadState(order, events), cannerId: 'c' }]]);
+    const day = { ...running([], []), loads };
+    return alarmsOf(day, progressOf(day, minute * MIN), [], minute * MIN);
+  };
+  const boiling = [told('load-started', 0), told('boil-reached', 20)];
+  expect(ringing(at(49, boiling))).toEqual([]);
+  expect(ringing(at(51, boiling))).toMatchObject([{ kind: 'time-up', dueAt: 50 * MIN }]);
+  const off = [...boiling, told('heat-off', 56)];
+  expect(ringing(at(57, off))).toEqual([]);
+  expect(missed(at(57, off), 57 * MIN)).toMatchObject([{ kind: 'time-up', answeredAt: 56 * MIN }]);
+  expect(ringing(at(62, off))).toMatchObject([{ kind: 'rest-over' }]);
+});

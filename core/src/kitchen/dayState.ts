@@ -1,0 +1,97 @@
+import { type DayAim, type DayEvent, type DayOrder } from './dayEvent';
+import { inOrderOnce } from './kitchenEvent';
+
+/** Where a step of the day stands, as far as it was told. */
+export interface StepState {
+  readonly startedAt?: number;
+  readonly doneAt?: number;
+  /** The clock that was last started in it. */
+  readonly clock?: { readonly at: number; readonly minutes: number };
+}
+
+/** Where a day stands besides its loads. Times are epoch milliseconds. */
+export interface DayState {
+  readonly startedAt?: number;
+  readonly closedAt?: number;
+  readonly aim?: DayAim;
+  /** The order the kitchen goes by. */
+  readonly order?: DayOrder;
+  readonly orderAt?: number;
+  readonly steps: ReadonlyMap<string, StepState>;
+  /** When each call was answered. */
+  readonly answered: ReadonlyMap<string, number>;
+  readonly measured: ReadonlyMap<string, { readonly amount: number; readonly at: number }>;
+  readonly away: readonly string[];
+  readonly cannersOut: readonly string[];
+  /** The end that was refused, and when. */
+  readonly kept?: { readonly endAt: number; readonly at: number };
+  readonly lastAt?: number;
+}
+
+const NOTHING: DayState = {
+  steps: new Map(),
+  answered: new Map(),
+  measured: new Map(),
+  away: [],
+  cannersOut: [],
+};
+
+/**
+ * The state of a day: a fold over its events, in the order of their times, each id once; what was taken back never was.
+ * Nothing in it reads a clock. Told twice, by two screens, it counts once; of two starts of one step the later holds, so
+ * that a wait is never cut short.
+ */
+export function dayState(events: readonly DayEvent[]): DayState {
+  const struck = new Set(events.flatMap((event) => (event.type === 'taken-back' ? [event.eventId] : [])));
+  return inOrderOnce(events)
+    .filter(({ id }) => !struck.has(id))
+    .reduce((state, event) => ({ ...step(state, event), lastAt: event.at }), NOTHING);
+}
+
+function step(state: DayState, event: DayEvent): DayState {
+  switch (event.type) {
+    case 'day-started':
+      // Started on two screens at once: the first one counts.
+      if (state.startedAt !== undefined) return state;
+      return { ...state, startedAt: event.at, aim: event.aim, order: event.order, orderAt: event.at };
+    case 'order-taken':
+      return { ...state, order: event.order, orderAt: event.at };
+    case 'order-kept':
+      return { ...state, kept: { endAt: event.endAt, at: event.at } };
+    case 'step-started':
+      return withStep(state, event.taskId, ({ doneAt }) => (doneAt === undefined ? { startedAt: event.at } : {}));
+    case 'clock-started': {
+      const clock = { at: event.at, minutes: event.minutes };
+      return withStep(state, event.taskId, ({ startedAt = event.at }) => ({ startedAt, clock }));
+    }
+    case 'step-done':
+      return withStep(state, event.taskId, ({ doneAt = event.at }) => ({ doneAt }));
+    case 'alarm-answered':
+      if (state.answered.has(event.alarmId)) return state;
+      return { ...state, answered: new Map(state.answered).set(event.alarmId, event.at) };
+    case 'measured':
+      return {
+        ...state,
+        measured: new Map(state.measured).set(event.batchId, { amount: event.amount, at: event.at }),
+      };
+    case 'cook-away':
+      return { ...state, away: [...new Set([...state.away, event.cook])] };
+    case 'cook-back':
+      return { ...state, away: state.away.filter((cook) => cook !== event.cook) };
+    case 'canner-out':
+      return { ...state, cannersOut: [...new Set([...state.cannersOut, event.cannerId])] };
+    case 'canner-back':
+      return { ...state, cannersOut: state.cannersOut.filter((id) => id !== event.cannerId) };
+    case 'day-closed':
+      return { ...state, closedAt: event.at };
+    // What they say of the loads is read by batchesNow.
+    case 'loads-changed':
+    case 'taken-back':
+      return state;
+  }
+}
+
+function withStep(state: DayState, taskId: string, change: (own: StepState) => StepState): DayState {
+  const own = state.steps.get(taskId) ?? {};
+  return { ...state, steps: new Map(state.steps).set(taskId, { ...own, ...change(own) }) };
+}

@@ -1,0 +1,83 @@
+import { type DayTask } from '../day/dayProblem';
+import { type Batch } from '../day/batch';
+import { STEPS } from '../handbook/steps';
+import { sterilizeJars } from '../process/sterilizeJars';
+import { needsHands, type Progress } from '../day/restOfDay';
+import { type StepState } from './dayState';
+
+const MINUTE_MS = 60_000;
+const ROW = new Map(STEPS.map((row) => [row.step, row]));
+
+/** A pot that thickens is stirred so often. Handbook steps, common practice. */
+const STIR_MIN = 10;
+
+/** What is looked at before a step is done, and asked again until it is so. Common practice. */
+export type Doneness = 'set' | 'third' | 'half';
+
+/** What has a time within a step, or is asked before it is over. */
+export interface StepClock {
+  /** Minutes that pass by themselves, from its start; undefined for work that takes as long as it takes. */
+  readonly minutes?: number;
+  /** Stirred, or turned, every so many minutes. */
+  readonly everyMin?: number;
+  /** Minutes that are started by a tap within it: a rolling boil, jars sterilised. */
+  readonly tapMin?: number;
+  readonly asks?: Doneness;
+  /** Asked again after so many minutes. */
+  readonly againMin?: number;
+  /** What was really got is entered before anything else is done: {@link measureGate}. */
+  readonly gate?: true;
+}
+
+/** The clock of a step of the day: handbook steps, common practice. The tested time of a load is no such clock. */
+export function stepClock(task: DayTask, batch?: Pick<Batch, 'processMinutes' | 'altitudeFt'>): StepClock {
+  const { step = '', minutes } = task;
+  const note = ROW.get(step)?.note ?? '';
+  if (task.kind === 'ready-jars') {
+    const sterile = batch && sterilizeJars(batch.processMinutes, batch.altitudeFt);
+    return sterile ? { tapMin: sterile.minutes } : {};
+  }
+  const asks: Doneness | undefined =
+    step === 'boil-to-set-N'
+      ? 'set'
+      : step === 'cook-down-third'
+        ? 'third'
+        : step === 'cook-down-half'
+          ? 'half'
+          : undefined;
+  const waits = !needsHands(task) && task.cannerId === undefined;
+  return {
+    ...(waits && { minutes: minutes.p50 }),
+    ...(waits && note.includes('stir every 10 min') && { everyMin: STIR_MIN }),
+    ...(waits && note.includes('stir at half time') && { everyMin: Math.ceil(minutes.p50 / 2) }),
+    ...(step === 'boil-1-hard' && { tapMin: 1 }),
+    ...(waits && asks && { asks, againMin: 5 }),
+    ...(note === 'measure gate' && { gate: true as const }),
+  };
+}
+
+/** What a step's clock shows; nothing runs between two readings. */
+export interface StepReading {
+  readonly sinceMs: number;
+  readonly leftMs?: number;
+  readonly endsAt?: number;
+  readonly timeIsUp: boolean;
+}
+
+/** @returns undefined for a step that does not run */
+export function readStep(
+  clock: StepClock,
+  own: Progress | undefined,
+  state: StepState | undefined,
+  { startAt, now }: { startAt: number; now: number },
+): StepReading | undefined {
+  if (own?.kind !== 'running') return undefined;
+  const beganAt = startAt + own.startMin * MINUTE_MS;
+  const sinceMs = Math.max(0, now - beganAt);
+  // A clock that was started by hand counts, and else the step's own wait.
+  const [from, minutes] = state?.clock ? [state.clock.at, state.clock.minutes] : [beganAt, clock.minutes];
+  if (minutes === undefined) return { sinceMs, timeIsUp: false };
+  const endsAt = from + minutes * MINUTE_MS;
+  const leftMs = Math.min(minutes * MINUTE_MS, Math.max(0, endsAt - now));
+  return { sinceMs, leftMs, endsAt, timeIsUp: now >= endsAt };
+}

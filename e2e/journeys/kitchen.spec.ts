@@ -1,0 +1,346 @@
+import AxeBuilder from '@axe-core/playwright';
+import { type Browser, expect, type Page, test } from '@playwright/test';
+import { giveDemoClock } from '../demoClock';
+import { kitchenHands } from '../kitchenHands';
+import { planTwo } from '../planTwo';
+import { RealServer } from '../realServer';
+import { watchPage } from '../watchPage';
+
+const MIN = 60_000;
+const HOUR = 60 * MIN;
+
+let server: RealServer;
+test.beforeEach(async () => {
+  server = await RealServer.start();
+});
+test.afterEach(() => server.stop());
+
+interface State {
+  readonly now: number;
+  readonly demoOffsetMs: number;
+  readonly batches: readonly { id: string; product: string; loads: readonly { id: string; jars: number }[] }[];
+  readonly events: readonly { id: string; type: string; loadId: string; at: number }[];
+  readonly dayEvents: readonly { type: string }[];
+}
+const state = async () => (await server.call('GET', '/state')).body as State;
+
+/** Moves the household's clock on, for every screen. */
+async function later(minutes: number): Promise<void> {
+  const { demoOffsetMs } = await state();
+  await server.call('PUT', '/clock', { offsetMs: demoOffsetMs + minutes * MIN });
+}
+
+/** Eight in the morning of a day on which nothing of an hour is special. */
+async function atEight(): Promise<void> {
+  const { now, demoOffsetMs } = await state();
+  const eight = new Date(now).setHours(8, 0, 0, 0) + 24 * HOUR;
+  await server.call('PUT', '/clock', { offsetMs: demoOffsetMs + eight - now });
+}
+
+async function secondScreen(browser: Browser): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  page.setDefaultTimeout(10_000);
+  await page.goto(`${server.address}/kitchen`);
+  return page;
+}
+
+/** Two products, two canners, and the day begun. */
+async function begun(page: Page) {
+  await giveDemoClock(server);
+  await atEight();
+  const hands = await planTwo(page, server.address);
+  await hands.goto('/kitchen');
+  await hands.press('Start the day');
+  await expect(page.getByRole('group', { name: /now$/ }).first()).toBeVisible();
+  return hands;
+}
+
+const pot = (page: Page, canner: string) => page.getByRole('group', { name: new RegExp(`^${canner}`) }).first();
+
+/** The next load of a canner goes in. */
+async function loadNext(page: Page, hands: ReturnType<typeof kitchenHands>, canner: string) {
+  const own = pot(page, canner);
+  const water = own.getByRole('button', { name: 'Water is on' });
+  if (await water.isVisible()) await water.click();
+  await own.getByRole('button', { name: /^Load \d into it$/ }).click();
+  await hands.loadIn(/are in, heat it/);
+  await expect(own.getByText(/^Heating/)).toBeVisible();
+}
+
+test('a day of two canners on two screens, from the first step to the close', async ({ page, browser }) => {
+  test.setTimeout(300_000);
+  const hands = await begun(page);
+  const watch = watchPage(page);
+  const tablet = await secondScreen(browser);
+  const loads = (await state()).batches.flatMap((batch) => batch.loads);
+  expect(loads.length).toBeGreaterThanOrEqual(4);
+
+  await test.step('steps: what now, done, and what follows', async () => {
+    const now = page.getByRole('group', { name: /now$/ }).first();
+    await now.getByRole('button', { name: 'Start' }).click();
+    await later(20);
+    await expect(now.getByRole('button', { name: 'Done' })).toBeVisible();
+    const first = await now.innerText();
+    await now.getByRole('button', { name: 'Done' }).click();
+    await expect.poll(() => now.innerText()).not.toBe(first);
+    await watch.fits();
+  });
+
+  await test.step('both canners heat; a tap on one screen is on the other within a second', async () => {
+    await loadNext(page, hands, 'Big pot');
+    await loadNext(page, hands, 'Second pot');
+    await later(25);
+    await expect(pot(tablet, 'Second pot').getByText(/^Heating, 2\d min/)).toBeVisible();
+    const began = Date.now();
+    await page.waitForTimeout(600);
+    await pot(page, 'Big pot')
+      .getByRole('button', { name: /^It boils: start/ })
+      .click();
+    await expect(pot(page, 'Big pot').getByRole('timer')).toBeVisible({ timeout: 100 + 400 });
+    await expect(pot(tablet, 'Big pot').getByRole('timer')).toBeVisible({ timeout: 1_000 });
+    expect(Date.now() - began).toBeLessThan(3_000);
+  });
+
+  await test.step('the same tap on both screens counts once', async () => {
+    await later(1);
+    // Neither knows of the other's tap.
+    await tablet.context().setOffline(true);
+    for (const screen of [page, tablet]) {
+      await pot(screen, 'Second pot')
+        .getByRole('button', { name: /^It boils: start/ })
+        .click();
+    }
+    await tablet.context().setOffline(false);
+    await expect.poll(async () => (await state()).events.filter(({ type }) => type === 'boil-reached').length).toBe(3);
+    await expect(pot(page, 'Second pot').getByRole('timer')).toBeVisible();
+    await expect(pot(tablet, 'Second pot').getByRole('timer')).toBeVisible();
+    const seconds = async (screen: Page) => {
+      const [minutes = 0, rest = 0] = (await pot(screen, 'Second pot').getByRole('timer').innerText())
+        .split(':')
+        .map(Number);
+      return 60 * minutes + rest;
+    };
+    expect(Math.abs((await seconds(page)) - (await seconds(tablet)))).toBeLessThanOrEqual(2);
+  });
+
+  await test.step('lost on the tablet: the full time again, on both; the undo asks', async () => {
+    await later(10);
+    const own = pot(tablet, 'Big pot');
+    await own.getByRole('button', { name: /^Lost the boil/ }).click();
+    await expect(pot(page, 'Big pot').getByText(/Boil lost: the full \d+ min start again/)).toBeVisible();
+    await page.waitForTimeout(700);
+    await own.getByRole('button', { name: /^A slip\? Undo/ }).click();
+    await expect(own.getByText('Was it never lost? The clock would go on as if it had held.')).toBeVisible();
+    await page.waitForTimeout(600);
+    await own.getByRole('button', { name: 'Start again in full' }).click();
+    await later(2);
+    await page.waitForTimeout(600);
+    await pot(page, 'Big pot')
+      .getByRole('button', { name: /^Boiling again: start/ })
+      .click();
+    await expect(pot(page, 'Big pot').getByRole('timer')).toHaveText(/^(2|3|4|5)\d:\d\d$/);
+  });
+
+  await test.step('time is up: the band calls on every screen, and the key answers it', async () => {
+    await later(60);
+    for (const canner of ['Second pot', 'Big pot']) {
+      const own = pot(page, canner);
+      await expect(own.getByText('Time is up')).toBeVisible();
+      if (canner === 'Second pot') {
+        await tablet.goto(`${server.address}/shelf`);
+        await expect(tablet.getByRole('alert').filter({ hasText: /Time is up/ })).toBeVisible();
+        await tablet.getByRole('link', { name: /Time is up/ }).click();
+      }
+      await page.waitForTimeout(600);
+      await own.getByRole('button', { name: /^Heat off, lid off/ }).click();
+    }
+    await later(5);
+    for (const canner of ['Second pot', 'Big pot']) {
+      await page.waitForTimeout(600);
+      await pot(page, canner).getByRole('button', { name: 'Jars are out' }).click();
+    }
+    await expect(page.getByRole('list', { name: 'On the towel' }).getByRole('listitem')).toHaveCount(2);
+    await watch.fits();
+    const faults = (await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) =>
+      ['serious', 'critical'].includes(impact ?? ''),
+    );
+    expect(faults.map(({ id }) => id)).toEqual([]);
+  });
+
+  await test.step('a day with loads still to come is not closed; with all out it is, planned beside real', async () => {
+    await hands.goto('/kitchen/close');
+    await expect(page.getByText(/^Not in yet: load/)).toBeVisible();
+    await expect(hands.key('Close the day')).toBeDisabled();
+    await hands.goto('/kitchen');
+    for (let round = 0; round < loads.length; round++) {
+      const key = page.getByRole('button', { name: /^Load \d into it$/ }).first();
+      if (!(await key.isVisible({ timeout: 1_000 }))) break;
+      await key.click();
+      await hands.loadIn(/are in, heat it/);
+      await later(20);
+      await page.waitForTimeout(700);
+      await page.getByRole('button', { name: /^It boils: start/ }).click();
+      await later(60);
+      await page.waitForTimeout(700);
+      await page.getByRole('button', { name: /^Heat off, lid off/ }).click();
+      await later(6);
+      await page.waitForTimeout(700);
+      await page.getByRole('button', { name: 'Jars are out' }).click();
+      await page.waitForTimeout(300);
+    }
+    await hands.goto('/kitchen/close');
+    await expect(page.getByRole('table', { name: 'Planned and real' })).toContainText('Last jar out');
+    await expect(page.getByRole('list', { name: 'Calls that were missed' })).toContainText(/min late/);
+    await hands.press('Close the day');
+    await expect(page.getByText(/^Closed at/)).toBeVisible();
+    await hands.press(/^Write down/);
+    await expect(page.getByRole('checkbox', { name: 'siphoned' })).toBeVisible();
+    await page.getByRole('checkbox', { name: 'siphoned' }).click();
+    await page.getByRole('textbox', { name: 'Make of the lids' }).fill('grey rings');
+    await hands.press('Write it down');
+    await expect(page.getByText(/siphoned/)).toBeVisible();
+  });
+  const told = await state();
+  expect(new Set(told.events.map(({ id }) => id)).size).toBe(told.events.length);
+  await tablet.context().close();
+});
+
+test('an hour without network, a killed server and a reload lose no tap and double none', async ({ page, context }) => {
+  const hands = await begun(page);
+  await loadNext(page, hands, 'Big pot');
+  await later(20);
+  await page.waitForTimeout(700);
+  await context.setOffline(true);
+  const own = pot(page, 'Big pot');
+  await own.getByRole('button', { name: /^It boils: start/ }).click();
+  await expect(own.getByRole('timer')).toBeVisible();
+  await expect(page.getByText(/^No signal since/)).toBeVisible({ timeout: 20_000 });
+  await page.waitForTimeout(700);
+  await own.getByRole('button', { name: /^Lost the boil/ }).click();
+  await page.waitForTimeout(700);
+  await own.getByRole('button', { name: /^Boiling again/ }).click();
+  await expect(own.getByRole('timer')).toBeVisible();
+  await server.stop('SIGKILL');
+  await server.start();
+  expect((await state()).events.map(({ type }) => type)).toEqual(['load-started']);
+  await context.setOffline(false);
+  await expect
+    .poll(async () => (await state()).events.map(({ type }) => type), { timeout: 20_000 })
+    .toEqual(['load-started', 'boil-reached', 'boil-lost', 'boil-reached']);
+
+  // Asleep or closed for half an hour: the clock is right as soon as it is seen.
+  const boilAt = (await state()).events.at(-1)!.at;
+  await page.goto('about:blank');
+  await later(30);
+  await page.goto(`${server.address}/kitchen`);
+  await expect(own.getByRole('timer')).toBeVisible();
+  const shown = await own.getByRole('timer').innerText();
+  const { now } = await state();
+  const [minutes = 0, seconds = 0] = shown.split(':').map(Number);
+  expect(Math.abs(55 * 60 - (60 * minutes + seconds) - (now - boilAt) / 1_000)).toBeLessThanOrEqual(2);
+  await page.reload();
+  await expect(own.getByRole('timer')).toBeVisible();
+  expect(new Set((await state()).events.map(({ id }) => id)).size).toBe(4);
+});
+
+test('what cannot be is asked, and what was told all the same is written down', async ({ page, browser }) => {
+  const hands = await begun(page);
+  const tablet = await secondScreen(browser);
+  await loadNext(page, hands, 'Big pot');
+  const own = pot(page, 'Big pot');
+  await hands.press(/^It boils: start/);
+  await expect(page.getByText(/^Sure\? It is \d+ s since the jars went in\./)).toBeVisible();
+  await hands.press('Not yet');
+  await expect(own.getByText(/^Heating/)).toBeVisible();
+  await hands.press(/^It boils: start/);
+  await hands.press('It boils fully');
+  await expect(own.getByRole('timer')).toBeVisible();
+  await own.getByRole('link', { name: /^More of Big pot/ }).click();
+  await expect(page.getByText('Told as boiling sooner than is usual; the cook was sure.')).toBeVisible();
+
+  // Two people tap opposite things: lost here, off there, before the time is over. The longer time counts.
+  await later(30);
+  await expect(pot(tablet, 'Big pot').getByRole('timer')).toHaveText(/^2\d:/);
+  const loadId = (await state()).events[0]!.loadId;
+  await hands.press(/^Lost the boil/);
+  const { now } = await state();
+  const id = '0198f3a0-0000-7000-8000-0000000000aa';
+  await server.call('POST', '/kitchen/events', { id, loadId, type: 'heat-off', at: now });
+  await expect(page.getByText(/“heat off” did not fit where the load stood: the longer time counts\./)).toBeVisible();
+  await expect(pot(tablet, 'Big pot').getByText(/the full 55 min start again/)).toBeVisible();
+
+  await page.getByRole('button', { name: 'A jar broke' }).click();
+  await hands.press(/^One broke: 6 quarts left/);
+  await hands.goto('/kitchen/close');
+  await expect(page.getByText(/^Load \d is still in Big pot/)).toBeVisible();
+  await expect(hands.key('Close the day')).toBeDisabled();
+  await tablet.context().close();
+});
+
+test('a device whose clock is wrong by hours is told so and goes by the kitchen’s', async ({ page, browser }) => {
+  const hands = await begun(page);
+  await loadNext(page, hands, 'Big pot');
+  await later(20);
+  await page.waitForTimeout(600);
+  await pot(page, 'Big pot')
+    .getByRole('button', { name: /^It boils: start/ })
+    .click();
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const wrong = await context.newPage();
+  await wrong.addInitScript((byMs) => {
+    const right = Date.now;
+    Date.now = () => right() - byMs;
+  }, 3 * HOUR);
+  await wrong.goto(`${server.address}/kitchen`);
+  await expect(wrong.getByText('This device’s clock is 3 h behind')).toBeVisible();
+  const left = async (screen: Page) => (await pot(screen, 'Big pot').getByRole('timer').innerText()).split(':')[0];
+  await expect.poll(async () => [await left(wrong), await left(page)]).toEqual([await left(page), await left(page)]);
+  await context.close();
+});
+
+test('reality moves: the change is one line, can be refused, and moves the day when it is taken', async ({ page }) => {
+  const hands = await begun(page);
+  const line = page.getByText(/^Done .* (instead of|as before)/);
+  await hands.press('Something changed');
+  await hands.press('Second pot cannot be used');
+  await expect(line).toBeVisible();
+  await hands.press('Leave it as it was');
+  expect((await state()).dayEvents.map(({ type }) => type)).toEqual(['day-started']);
+  await hands.press('Second pot cannot be used');
+  await expect(line).toBeVisible();
+  await hands.press('Do it so');
+  await expect(pot(page, 'Big pot')).toBeVisible();
+  await expect(pot(page, 'Second pot')).toHaveCount(0);
+
+  await hands.press('Something changed');
+  await hands.press(/^More or fewer jars: plums/);
+  await page.getByRole('button', { name: 'Jars: less' }).click();
+  await hands.press('See what it changes');
+  await expect(line).toBeVisible();
+  await hands.press('Do it so');
+  const jars = async () => {
+    const { batches, dayEvents } = await state();
+    const changes = dayEvents.filter(({ type }) => type === 'loads-changed') as unknown as {
+      batchId: string;
+      loads: { jars: number }[];
+    }[];
+    const plums = batches.find(({ product }) => product === 'plums')!;
+    return changes.findLast(({ batchId }) => batchId === plums.id)?.loads.reduce((sum, load) => sum + load.jars, 0);
+  };
+  const planned = (await state()).batches
+    .find(({ product }) => product === 'plums')!
+    .loads.reduce((sum, load) => sum + load.jars, 0);
+  await expect.poll(jars).toBe(planned - 1);
+
+  await hands.press('Something changed');
+  await hands.press(/^Drop plums/);
+  await expect(line).toBeVisible();
+  await hands.press('Do it so');
+  await expect.poll(jars).toBe(0);
+  await hands.goto('/harvest');
+  await expect(page.getByText(/Damson plums/).first()).toBeVisible();
+  await hands.goto('/kitchen/change');
+  await hands.press(/^Cook has to go/);
+  await expect(page.getByText(/^What is left cannot be done so/)).toBeVisible();
+});

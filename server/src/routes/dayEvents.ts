@@ -1,0 +1,73 @@
+import { Router } from 'express';
+import { type Transaction } from 'sequelize';
+import * as v from 'valibot';
+import { DayEventSchema } from '@hoddle/contract/dayEvent';
+import { type Batch } from '@hoddle/core/day/batch';
+import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
+import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
+import { loadState } from '@hoddle/core/kitchen/loadState';
+import { toldOf } from '@hoddle/core/kitchen/toldOf';
+import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
+import { keepOnce } from '../db/keepOnce';
+import { type Database } from '../db/openDatabase';
+import { readBatches, readBatchesNow, readEvents } from '../db/readState';
+import { Problem } from '../problem';
+
+/**
+ * `POST /api/kitchen/day-events`: what happened on a preserving day besides its loads. Every event is kept, since the fold
+ * decides what it means; only loads that are changed must be those of a batch, and a day with a load still in its canner
+ * is not closed.
+ */
+export function dayEventsRoute(db: Database): Router {
+  return Router().post('/kitchen/day-events', async (req, res) => {
+    const event = v.parse(DayEventSchema, req.body) as DayEvent;
+    const isNew = await db.write(async (transaction) => {
+      const { id, day, type, at, ...detail } = event;
+      const added = await keepOnce(db.tables.dayEvents, { id, day, type, at, detail }, transaction);
+      if (added && event.type === 'loads-changed') await keepLoads(db, event, transaction);
+      if (added && event.type === 'day-closed') await holdOpen(db, event, transaction);
+      return added;
+    });
+    res.status(isNew ? 201 : 200).json(event);
+  });
+}
+
+/** Loads that are new get their row, so that what happens to them can be told. */
+async function keepLoads(
+  db: Database,
+  { batchId, loads }: Extract<DayEvent, { type: 'loads-changed' }>,
+  transaction: Transaction,
+): Promise<void> {
+  const batches = await readBatches(db, transaction);
+  const batch = batches.find(({ id }) => id === batchId);
+  if (!batch) throw new Problem(404, 'no-batch', 'There is no such batch.');
+  const known = new Map(batches.flatMap((own) => own.loads.map((load) => [load.id, own.id] as const)));
+  const taken = loads.find(({ id }) => (known.get(id) ?? batchId) !== batchId);
+  if (taken) throw new Problem(409, 'id-taken', 'One of these loads is another batch’s.');
+  const rows = loads
+    .filter(({ id }) => !known.has(id))
+    .map(({ cannerId = null, withLoadId = null, ...load }) => ({ ...load, batchId, cannerId, withLoadId }));
+  await db.tables.loads.bulkCreate(rows, { transaction });
+}
+
+/** @throws Problem 422 while a load of the day stands in a canner */
+async function holdOpen(db: Database, { day }: DayEvent, transaction: Transaction): Promise<void> {
+  const batches = await readBatchesNow(db, transaction);
+  const events = await readEvents(db, transaction);
+  const stillIn = batches.filter(isOfDay(day)).flatMap((batch) =>
+    batch.loads.filter((load) => {
+      const state = loadState(loadOrder(batch, load, batches), toldOf(load, batches, events));
+      return IN_CANNER.includes(state.phase);
+    }),
+  );
+  if (stillIn.length === 0) return;
+  const which = stillIn.length === 1 ? 'A load is' : `${stillIn.length} loads are`;
+  throw new Problem(422, 'still-in', `${which} still in the canner: the day is closed when all jars are out.`);
+}
+
+/** Days are told by the kitchen's own calendar, which the server does not know: near enough is a day's length. */
+function isOfDay(day: string): (batch: Batch) => boolean {
+  const noon = Date.parse(`${day}T12:00:00Z`);
+  const dayMs = 24 * 60 * 60_000;
+  return ({ startAt }) => Math.abs(startAt - noon) <= dayMs;
+}
