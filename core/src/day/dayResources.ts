@@ -15,13 +15,14 @@ const ANY_NUMBER = 1_000;
  */
 export function dayResources(setup: KitchenSetup, cannerIds: readonly string[], startMinute: number): SearchResource[] {
   const { cooks } = setup;
+  const edges = edgesOf(cooks, startMinute);
   return [
-    { id: HANDS, capacity: cooks.length, ...hours(cooks.map(atWork), startMinute) },
+    { id: HANDS, capacity: cooks.length, ...hours(cooks.map(atWork), startMinute, edges) },
     // Whoever is up and in the house can see to a pot, with hands full or not.
     {
       id: WATCH,
       capacity: ANY_NUMBER,
-      ...hours([(minute) => cooks.some((cook) => atHome(cook)(minute))], startMinute),
+      ...hours([(minute) => cooks.some((cook) => atHome(cook)(minute))], startMinute, edges),
     },
     { id: BURNERS, capacity: setup.burners },
     { id: CANNER_BURNERS, capacity: Math.min(setup.cannerBurners, setup.burners) },
@@ -33,6 +34,19 @@ export function dayResources(setup: KitchenSetup, cannerIds: readonly string[], 
     ...setup.tools.map(({ name, count }) => ({ id: toolResource(name), capacity: count })),
     ...cannerIds.map((id) => ({ id: cannerResource(id), capacity: 1 })),
   ];
+}
+
+/** Minutes of the plan at which somebody comes or goes, and its last one: in between nothing changes. */
+function edgesOf(cooks: readonly Cook[], startMinute: number): number[] {
+  const ofDay = cooks.flatMap(({ fromMin, toMin, breaks }) => [
+    fromMin,
+    toMin,
+    ...breaks.flatMap((own) => [own.fromMin, own.toMin]),
+  ]);
+  const days = Array.from({ length: DAYS + 1 }, (_, day) => day * DAY_MIN - startMinute);
+  const all = days.flatMap((midnight) => [midnight, ...ofDay.map((minute) => midnight + minute)]);
+  const last = DAYS * DAY_MIN;
+  return [...new Set([...all.filter((minute) => minute > 0 && minute < last), last])].sort((a, b) => a - b);
 }
 
 type When = (minuteOfDay: number) => boolean;
@@ -50,7 +64,11 @@ function atHome({ fromMin, toMin, breaks }: Cook): When {
 }
 
 /** Times when nobody is there, and times when some are missing; a single `When` counts as all there is. */
-function hours(present: readonly When[], startMinute: number): Pick<SearchResource, 'closed' | 'taken'> {
+function hours(
+  present: readonly When[],
+  startMinute: number,
+  edges: readonly number[],
+): Pick<SearchResource, 'closed' | 'taken'> {
   const closed: [number, number][] = [];
   const taken: { from: number; to: number; amount: number }[] = [];
   let from = 0;
@@ -58,7 +76,7 @@ function hours(present: readonly When[], startMinute: number): Pick<SearchResour
     const ofDay = (startMinute + minute) % DAY_MIN;
     return present.filter((there) => !there(ofDay)).length;
   };
-  for (let minute = 1; minute <= DAYS * DAY_MIN; minute++) {
+  for (const minute of edges) {
     const missing = missingAt(from);
     if (minute < DAYS * DAY_MIN && missingAt(minute) === missing) continue;
     if (missing === present.length) closed.push([from, minute]);

@@ -15,7 +15,10 @@ export function settled(problem: DayProblem, schedule: readonly ScheduledTask[])
   return tasks.sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
 }
 
-/** The free start nearest to the wished one, on the way from there to where the task stands now. */
+/**
+ * The free start nearest to the wished one, on the way from there to where the task stands now. A start that is not free
+ * is not free until something ends (or, looking back, before something begins): only those moments are looked at.
+ */
 function firstFree(
   { resources }: DayProblem,
   own: ScheduledTask,
@@ -23,13 +26,25 @@ function firstFree(
   wished: number,
   now: number,
 ): ScheduledTask {
-  const others = tasks.filter((entry) => entry !== own);
+  if (!Number.isFinite(wished) || Math.abs(now - wished) < 1) return own;
+  const needed = resources.filter(({ id }) => (own.task.needs[id] ?? 0) > 0);
+  const others = tasks.filter((entry) => entry !== own && needed.some(({ id }) => (entry.task.needs[id] ?? 0) > 0));
   const length = own.endMin - own.startMin;
-  const step = Math.sign(now - wished);
-  for (let start = wished; start !== now && Number.isFinite(start) && step !== 0; start += step) {
-    if (Math.abs(now - start) < 1) break;
-    const moved = { task: own.task, startMin: start, endMin: start + length };
-    if (isFree(resources, moved, others)) return moved;
+  const spans = [
+    ...others.map(({ startMin, endMin }) => [startMin, endMin] as const),
+    ...needed.flatMap(({ closed = [], taken = [] }) => [
+      ...closed,
+      ...taken.map(({ from, to }) => [from, to] as const),
+    ]),
+  ];
+  const earlier = wished < now;
+  const moments = spans
+    .map(([from, to]) => (earlier ? to : from - length))
+    .filter((at) => (earlier ? at > wished && at < now : at < wished && at > now));
+  const inOrder = [wished, ...moments.sort((a, b) => (earlier ? a - b : b - a))];
+  for (const startMin of inOrder) {
+    const moved = { task: own.task, startMin, endMin: startMin + length };
+    if (isFree(needed, moved, others)) return moved;
   }
   return own;
 }

@@ -62,7 +62,7 @@ function step(state: DayState, event: DayEvent): DayState {
       return withStep(state, event.taskId, ({ doneAt }) => (doneAt === undefined ? { startedAt: event.at } : {}));
     case 'clock-started': {
       const clock = { at: event.at, minutes: event.minutes };
-      return withStep(state, event.taskId, ({ startedAt = event.at }) => ({ startedAt, clock }));
+      return withStep(state, event.taskId, () => ({ clock }));
     }
     case 'step-done':
       return withStep(state, event.taskId, ({ doneAt = event.at }) => ({ doneAt }));

@@ -48,10 +48,11 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
     else if (step?.doneAt !== undefined) {
       const end = minuteOf(step.doneAt);
       done(task.id, step.startedAt === undefined ? end - task.minutes.p50 : minuteOf(step.startedAt), end);
-    } else if (step?.startedAt !== undefined) {
-      const startMin = minuteOf(step.startedAt);
-      const clockEnd = step.clock ? minuteOf(step.clock.at) + step.clock.minutes : startMin + task.minutes.p50;
-      of.set(task.id, { kind: 'running', startMin, endMin: Math.max(nowMin + 1, clockEnd) });
+    } else if (step?.startedAt !== undefined || step?.clock) {
+      const { clock, startedAt = clock?.at ?? now } = step;
+      const startMin = minuteOf(startedAt);
+      const end = clock ? minuteOf(clock.at) + clock.minutes : startMin + task.minutes.p50;
+      of.set(task.id, { kind: 'running', startMin, endMin: Math.max(nowMin + 1, end) });
     }
   }
   const closeBefore = (id: string, at: number) => {
@@ -67,8 +68,12 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
     const own = task.after.find(({ maxLag }) => maxLag === 0);
     const before = own && of.get(own.task);
     const waits = !needsHands(task) && task.kind !== 'process' && task.cannerId === undefined;
-    if (!waits || of.has(task.id) || before?.kind !== 'done') continue;
-    of.set(task.id, { kind: 'running', startMin: before.endMin, endMin: likely(task, before.endMin) });
+    if (!waits || before?.kind !== 'done') continue;
+    const known = of.get(task.id);
+    if (known && (known.kind === 'done' || day.steps.get(task.id)?.startedAt !== undefined)) continue;
+    // A clock that was started in it does not make it begin anew.
+    const endMin = known?.endMin ?? likely(task, before.endMin);
+    of.set(task.id, { kind: 'running', startMin: before.endMin, endMin });
   }
   const inCanner = [...loads].filter(([, { state }]) => state.startedAt !== undefined);
   return {

@@ -78,7 +78,7 @@ export function fennickHollow(now: Date): DemoHousehold {
     ownMeasures: [{ crop: 'tomatillo', measure: 'colander', massKg: 3.5 * KG_PER_LB }],
     batches: [...seasons.batches, ...lastNight.batches],
     events: [...seasons.events, ...lastNight.events],
-    dayEvents: [],
+    dayEvents: lastNight.dayEvents,
     batchRecords: seasons.batchRecords,
     lots,
     movements,
@@ -143,7 +143,10 @@ function pick(
 }
 
 /** A load of damsons from yesterday evening: cooled overnight, lids not pressed yet. It took 9 of the 28 lb. */
-function damsonsOfLastNight(demoNow: number, cannerId: string): Pick<DemoHousehold, 'batches' | 'events'> {
+function damsonsOfLastNight(
+  demoNow: number,
+  cannerId: string,
+): Pick<DemoHousehold, 'batches' | 'events' | 'dayEvents'> {
   const loadId = idOf('load of damsons');
   const outAt = demoNow - 12 * HOUR - 35 * MINUTE;
   const batch: Batch = {
@@ -172,7 +175,26 @@ function damsonsOfLastNight(demoNow: number, cannerId: string): Pick<DemoHouseho
     jars: 8,
     at: outAt - 56 * MINUTE,
   };
-  return { batches: [batch], events: [started, event('boil-reached', 36), event('heat-off', 6), event('jars-out', 0)] };
+  // Timed step by step, a little slower than the handbook: the next plan goes by it.
+  const steps = [`wash-prick ${loadId}`, `jars ${batch.id}`, `fill ${loadId}`] as const;
+  const took = [14, 12, 13];
+  const dayEvents = steps.flatMap((taskId, i): DayEvent[] => {
+    const from = batch.startAt + (5 + i * 20) * MINUTE;
+    const own = (type: string) => ({
+      id: idOf(`damsons ${type} ${i}`),
+      day: format(batch.startAt, 'yyyy-MM-dd'),
+      taskId,
+    });
+    return [
+      { ...own('step started'), type: 'step-started', at: from },
+      { ...own('step done'), type: 'step-done', at: from + (took[i] ?? 10) * MINUTE },
+    ];
+  });
+  return {
+    dayEvents,
+    batches: [batch],
+    events: [started, event('boil-reached', 36), event('heat-off', 6), event('jars-out', 0)],
+  };
 }
 
 /** What is left of last year, and how it went through the winter. */

@@ -1,4 +1,5 @@
 import { orderChange, WORTH_MIN } from '@hoddle/core/kitchen/orderChange';
+import { type DayTask } from '@hoddle/core/day/dayProblem';
 import { useEffect } from 'react';
 import { View } from 'react-native';
 import { type Day, type LiveDay } from '@/features/day/useDay';
@@ -14,6 +15,14 @@ const MINUTE_MS = 60_000;
 
 /** Minutes after which the rest is looked at again although nobody has told anything. */
 const LOOK_AGAIN_MIN = 5;
+
+/** What to do with food that waits longer than it should, by how it is held. */
+function waitsWords({ words, after }: DayTask, { running }: LiveDay): string {
+  const before = running.tasks.filter(({ id }) => after.some((lag) => lag.task === id));
+  const cut = before.some(({ holding = '' }) => holding.startsWith('2 h'));
+  const keep = cut ? 'what is cut goes into the refrigerator' : 'what is hot is kept hot on low heat, covered';
+  return `“${words}” has to wait longer than it should: ${keep}.`;
+}
 
 /** A better order of what is left, in one line: taken or refused. */
 export function ChangeLine({ day, live }: { day: Day; live: LiveDay }) {
@@ -34,10 +43,10 @@ export function ChangeLine({ day, live }: { day: Day; live: LiveDay }) {
   const change = better && (!refused || !live.laid) ? better : undefined;
   if (!change && !late && (live.laid || !solved)) return null;
   return (
-    <View role="status" className="mx-4 gap-3 rounded-pot border-2 border-rim-dark p-3">
+    <View role="status" className="gap-3 rounded-pot border-2 border-rim-dark p-3">
       {late && (
         <Words size="lead" weight={700} tone="milk">
-          “{late.words}” waits longer than cut or hot food should: cool what waits in the refrigerator now.
+          {waitsWords(late, live)}
         </Words>
       )}
       {!live.laid && !change && solved && (

@@ -68,26 +68,22 @@ function Running({ day, live }: { day: Day; live: LiveDay }) {
   const beside = [...atHand, ...waits.map(({ task }) => task.id)];
   const used = canners.filter(({ id }) => day.loads.some(({ cannerId }) => cannerId === id));
   const hot = calls.filter(({ kind }) => kind === 'thermometer');
+  const callOf = ({ task }: ScheduledTask) => calls.find(({ taskId }) => taskId === task.id);
+  const row = (entry: ScheduledTask) => (
+    <WaitRow key={entry.task.id} day={day} live={live} entry={entry} alarm={callOf(entry)} />
+  );
   const side = (
     <>
       {hands.map((own) => (
         <HandsCard key={own.cook} day={day} live={live} hands={own} isNamed={hands.length > 1} />
       ))}
-      {waits.map((entry) => (
-        <WaitRow
-          key={entry.task.id}
-          day={day}
-          live={live}
-          entry={entry}
-          alarm={calls.find(({ taskId }) => taskId === entry.task.id)}
-        />
-      ))}
+      {waits.filter((entry) => !callOf(entry)).map(row)}
     </>
   );
   const next = <NextThings day={day} things={nextThings(day.tasks, live.progress, beside)} />;
   return (
     <View className="gap-4 pb-6">
-      <ChangeLine day={day} live={live} />
+      {waits.filter(callOf).map(row)}
       {hot.map((alarm) => (
         <ThermometerRow key={alarm.id} day={day} alarm={alarm} />
       ))}
@@ -97,7 +93,12 @@ function Running({ day, live }: { day: Day; live: LiveDay }) {
             <CannerPart day={day} live={live} canner={canner} loads={loads} />
           </View>
         ))}
-        <View className={wide ? 'min-w-[320px] flex-1 gap-3' : ''}>{side}</View>
+        <View className={wide ? 'min-w-[320px] flex-1 gap-3' : 'gap-4'}>
+          <View className={wide ? '' : 'px-4'}>
+            <ChangeLine day={day} live={live} />
+          </View>
+          <View className={wide ? 'gap-3' : ''}>{side}</View>
+        </View>
       </View>
       {next}
       <CoolingRows day={day} loads={loads} />

@@ -28,10 +28,10 @@ export function LoadPot({ running, place, canner, isOneOfMany }: LoadPotProps) {
   const head = (
     <>
       <PhaseSign running={running} />
-      <Words size="head" weight={700} tone="milk" className="flex-1">
+      <Words size="head" weight={700} tone="milk" numberOfLines={1} className="max-w-[60%]">
         {canner.name}
       </Words>
-      <Words size="lead" tone="milk-2" weight={500} className="shrink text-right">
+      <Words size="lead" tone="milk-2" weight={500} className="flex-1 text-right">
         {words}
       </Words>
     </>
@@ -54,7 +54,7 @@ export function LoadPot({ running, place, canner, isOneOfMany }: LoadPotProps) {
       ) : (
         <TooSoonPart running={running} taps={taps} />
       )}
-      <UndoLine running={running} taps={taps} />
+      {taps.tooSoonMs === undefined && <UndoLine running={running} taps={taps} />}
     </View>
   );
 }

@@ -32,7 +32,7 @@ export function PhasePart({ running, clock, now, following, taps, timesItself }:
   const { order, batch, state } = running;
   const { tap } = taps;
   const said = methodWords({ ...batch, processMinutes: order.processMinutes });
-  const tallPx = useIsWide() ? 360 : 262;
+  const tallPx = useIsWide() ? 290 : 262;
   switch (clock.kind) {
     case 'planned':
       return <PlannedPart running={running} />;

@@ -18,6 +18,9 @@ export function orderWords(change: OrderChange, day: Day, cannerName: (id: strin
   const which = number > 0 ? `load ${number}` : 'a new load';
   const where = moved.cannerId === undefined ? '' : ` in ${cannerName(moved.cannerId)}`;
   const before = moved.fromMin === undefined ? '' : ` instead of ${at(moved.fromMin)}`;
-  const others = change.loads.length > 1 ? `, ${change.loads.length - 1} more` : '';
+  const others =
+    change.loads.length > 1
+      ? `; ${change.loads.length - 1} more ${change.loads.length === 2 ? 'load moves' : 'loads move'}`
+      : '';
   return `${end}: ${which} goes in at ${at(moved.toMin)}${before}${where}${others}.`;
 }

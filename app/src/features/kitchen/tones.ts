@@ -51,11 +51,6 @@ const SHAKES: Readonly<Partial<Record<AlarmKind, readonly number[]>>> = {
 
 let context: AudioContext | undefined;
 
-/** Whether the browser lets the page be heard; most want a touch first. */
-export function canBeHeard(): boolean {
-  return context?.state === 'running';
-}
-
 /** Lets the page be heard; to be called from a touch. */
 export async function openSound(): Promise<void> {
   if (typeof AudioContext === 'undefined') return;
@@ -63,9 +58,14 @@ export async function openSound(): Promise<void> {
   await context.resume().catch(() => undefined);
 }
 
+/** A browser lets a page shake the phone once it was touched. */
+function mayShake(): boolean {
+  return typeof navigator !== 'undefined' && 'vibrate' in navigator && navigator.userActivation?.hasBeenActive === true;
+}
+
 /** Sounds and shakes once. Silence where the browser allows neither. */
 export function call(kind: AlarmKind): void {
-  if (typeof navigator !== 'undefined' && 'vibrate' in navigator) navigator.vibrate([...(SHAKES[kind] ?? [200])]);
+  if (mayShake()) navigator.vibrate([...(SHAKES[kind] ?? [200])]);
   if (!context || context.state !== 'running') return;
   for (const [hertz, at, seconds] of CALLS[kind]) {
     const from = context.currentTime + at;

@@ -5,6 +5,7 @@ import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
 import { OwnToolsPart } from './OwnToolsPart';
+import { PacePart } from './PacePart';
 
 const MOST_COOKS = 4;
 const HALF_HOUR = 30;
@@ -69,6 +70,7 @@ export function KitchenPart({ household, onKeep }: KitchenPartProps) {
           onMore={pace < 2.5 ? () => change({ handsPace: tenths(pace + 0.1) }) : undefined}
         />
       </View>
+      <PacePart />
       <Heading>Stove and pots</Heading>
       {count('Burners', burners, 12, (next) => onKeep({ burners: next }), 1)}
       {count('Of them, that carry a canner', kitchen.cannerBurners, burners, (next) => change({ cannerBurners: next }))}
