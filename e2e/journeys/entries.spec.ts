@@ -22,8 +22,10 @@ test('a pick entered while the server is down stays on the screen and is sent by
   await hands.press('Picked');
   await expect(page.getByRole('status').first()).toContainText(/No signal since .*1 thing waits here: 19 lb/s);
   await expect(page.getByRole('heading', { name: '19 lb damson plums makes' })).toBeVisible();
-  await server.start();
   await hands.press('Try now');
+  await expect(page.getByRole('status').first()).toContainText('1 thing waits here');
+  // By itself, as soon as the server is there.
+  await server.start();
   await expect(page.getByText(/No signal/)).toHaveCount(0);
   expect(await picksKept()).toEqual(['19 lb']);
   await page.reload();

@@ -90,6 +90,11 @@ test('a day of two canners on two screens, from the first step to the close', as
     const first = await now.innerText();
     await now.getByRole('button', { name: 'Done' }).click();
     await expect.poll(() => now.innerText()).not.toBe(first);
+    await hands.press(/^A slip\? Undo/);
+    await expect(now).toContainText(first.split('\n').find((line) => line.startsWith('Wash')) ?? '?');
+    await expect(now.getByRole('button', { name: 'Done' })).toBeVisible();
+    await page.waitForTimeout(600);
+    await now.getByRole('button', { name: 'Done' }).click();
     await watch.fits();
   });
 
@@ -240,10 +245,12 @@ test('an hour without network, a killed server and a reload lose no tap and doub
   await later(30);
   await page.goto(`${server.address}/kitchen`);
   await expect(own.getByRole('timer')).toBeVisible();
-  const shown = await own.getByRole('timer').innerText();
-  const { now } = await state();
-  const [minutes = 0, seconds = 0] = shown.split(':').map(Number);
-  expect(Math.abs(55 * 60 - (60 * minutes + seconds) - (now - boilAt) / 1_000)).toBeLessThanOrEqual(2);
+  // Off by a second at most; a machine that is busy may draw a second late once.
+  const secondsOff = async () => {
+    const [minutes = 0, seconds = 0] = (await own.getByRole('timer').innerText()).split(':').map(Number);
+    return Math.abs(55 * 60 - (60 * minutes + seconds) - ((await state()).now - boilAt) / 1_000);
+  };
+  await expect.poll(secondsOff).toBeLessThanOrEqual(1);
   await page.reload();
   await expect(own.getByRole('timer')).toBeVisible();
   expect(new Set((await state()).events.map(({ id }) => id)).size).toBe(4);
@@ -448,4 +455,30 @@ test('reusable lids are tightened when out and lifted next day; what did not sea
   await expect
     .poll(async () => (await state()).batches.filter((each) => 'againOf' in each).map(({ loads }) => loads[0]?.jars))
     .toEqual([1]);
+});
+
+test('three canners at once keep three clocks', async ({ page }) => {
+  await begun(page);
+  const { household, now, batches } = (await server.call('GET', '/state')).body as State & {
+    household: { canners: { id: string; name: string }[] };
+  };
+  const [first] = household.canners;
+  const third = { ...first, id: '0198f3a0-0000-7000-8000-0000000000cc', name: 'Third pot' };
+  await server.call('PUT', '/household', { ...household, canners: [...household.canners, third] });
+  const loads = batches.flatMap((batch) => batch.loads).slice(0, 3);
+  for (const [i, load] of loads.entries()) {
+    const cannerId = [...household.canners, third][i]?.id;
+    const tell = (more: object, at: number) => {
+      const id = `0198f3a0-0000-7000-8000-00000000${i}${Object.keys(more).length}dd`;
+      return server.call('POST', '/kitchen/events', { id, loadId: load.id, at, ...more });
+    };
+    await tell({ type: 'load-started', jars: load.jars, cannerId }, now - 50 * MIN);
+    await tell({ type: 'boil-reached' }, now - (20 - 5 * i) * MIN);
+  }
+  await expect(page.getByRole('timer')).toHaveCount(3);
+  const left = await page.getByRole('timer').allInnerTexts();
+  expect(new Set(left.map((words) => words.split(':')[0])).size).toBe(3);
+  for (const name of ['Big pot', 'Second pot', 'Third pot']) {
+    await expect(pot(page, name).getByRole('timer')).toBeVisible();
+  }
 });

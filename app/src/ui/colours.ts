@@ -34,6 +34,8 @@ export const COLOURS = {
   restDark: '#8C99B0',
   coolDark: '#A9D3EE',
   coldDark: '#8FB0CC',
+  /** Vermilion deep enough for milk figures on it: 7.4 to 1. */
+  boilDeep: '#982714',
 } as const;
 
 /** A white mark on the content of a jar, so that its hue does not stand alone. */

@@ -145,6 +145,11 @@ function stepRow(row: Row): StepRow {
 export const STEPS: readonly StepRow[] = ROWS.map(stepRow);
 const BY_STEP = new Map([...STEPS, ...FURTHER_ROWS.map(stepRow)].map((row) => [row.step, row]));
 
+/** A row by its own name, `simmer-N` and not `simmer-20`; undefined for what is no step of the handbook. */
+export function stepRowNamed(step: string): StepRow | undefined {
+  return BY_STEP.get(step);
+}
+
 /** Hands-on minutes per jar where a step is done jar by jar: `fill` from the table's note, `close` a part of it. */
 const PER_JAR: Readonly<Record<string, { readonly quart: Span; readonly pint: Span; readonly halfPint: Span }>> = {
   fill: { quart: [1.3, 2.2], pint: [1, 1.8], halfPint: [0.8, 1.2] },

@@ -11,6 +11,9 @@ const MINUTE_MS = 60_000;
 /** A call answered later than this was missed: it is written down. */
 export const MISSED_AFTER_MS = 2 * MINUTE_MS;
 
+/** Nobody is in the kitchen any more after so long. */
+const CALLS_FOR_MS = 12 * 60 * MINUTE_MS;
+
 /** A low-temperature bath is looked at so often: 180 to 185 F is held by hand. Common practice. */
 const LOOK_EVERY_MIN = 5;
 
@@ -37,9 +40,9 @@ export function alarmsOf(running: RunningDay, progress: DayProgress, batches: re
   return all.filter(({ dueAt }) => dueAt <= now).sort((a, b) => a.dueAt - b.dueAt);
 }
 
-/** Those that call now. */
-export function ringing(alarms: readonly Alarm[]): Alarm[] {
-  return alarms.filter(({ answeredAt }) => answeredAt === undefined);
+/** Those that call now; a day that was left as it stood does not call for ever. */
+export function ringing(alarms: readonly Alarm[], now: number): Alarm[] {
+  return alarms.filter(({ answeredAt, dueAt }) => answeredAt === undefined && now - dueAt < CALLS_FOR_MS);
 }
 
 /** Those that nobody answered in time. */

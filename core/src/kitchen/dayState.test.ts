@@ -94,19 +94,19 @@ test('a sauce calls to be stirred every ten minutes, asks whether it is down, an
     const day = running([sauce], [...events, ...more]);
     return alarmsOf(day, progressOf(day, minute * MIN), [], minute * MIN);
   };
-  expect(ringing(at(9))).toEqual([]);
-  expect(ringing(at(11))).toMatchObject([{ kind: 'stir', dueAt: 10 * MIN }]);
-  const stirred = tell(11, { type: 'alarm-answered', alarmId: ringing(at(11))[0]!.id });
-  expect(ringing(at(12, [stirred]))).toEqual([]);
+  expect(ringing(at(9), 9 * MIN)).toEqual([]);
+  expect(ringing(at(11), 11 * MIN)).toMatchObject([{ kind: 'stir', dueAt: 10 * MIN }]);
+  const stirred = tell(11, { type: 'alarm-answered', alarmId: ringing(at(11), 11 * MIN)[0]!.id });
+  expect(ringing(at(12, [stirred]), 12 * MIN)).toEqual([]);
   // Nobody stirred at 20: the call of 30 takes its place, and it is written down.
-  expect(ringing(at(31, [stirred])).map(({ dueAt }) => dueAt / MIN)).toEqual([30]);
+  expect(ringing(at(31, [stirred]), 31 * MIN).map(({ dueAt }) => dueAt / MIN)).toEqual([30]);
   expect(missed(at(31, [stirred]), 31 * MIN).map(({ dueAt }) => dueAt / MIN)).toEqual([20]);
-  expect(ringing(at(46, [stirred])).map(({ kind }) => kind)).toContain('ask');
+  expect(ringing(at(46, [stirred]), 46 * MIN).map(({ kind }) => kind)).toContain('ask');
   const again = tell(47, { type: 'clock-started', taskId: 'sauce', minutes: 5 });
-  expect(ringing(at(48, [stirred, again])).map(({ kind }) => kind)).not.toContain('ask');
-  expect(ringing(at(53, [stirred, again])).map(({ kind }) => kind)).toContain('ask');
+  expect(ringing(at(48, [stirred, again]), 48 * MIN).map(({ kind }) => kind)).not.toContain('ask');
+  expect(ringing(at(53, [stirred, again]), 53 * MIN).map(({ kind }) => kind)).toContain('ask');
   const done = tell(54, { type: 'step-done', taskId: 'sauce' });
-  expect(ringing(at(70, [stirred, again, done]))).toEqual([]);
+  expect(ringing(at(70, [stirred, again, done]), 70 * MIN)).toEqual([]);
 });
 
 test('a hard boil is started by a tap within its step; jars are sterilised where the tested time is short', () => {
@@ -149,10 +149,10 @@ test('time that is up calls until the heat is off, and is missed when that comes
     return alarmsOf(day, progressOf(day, minute * MIN), [], minute * MIN);
   };
   const boiling = [told('load-started', 0), told('boil-reached', 20)];
-  expect(ringing(at(49, boiling))).toEqual([]);
-  expect(ringing(at(51, boiling))).toMatchObject([{ kind: 'time-up', dueAt: 50 * MIN }]);
+  expect(ringing(at(49, boiling), 49 * MIN)).toEqual([]);
+  expect(ringing(at(51, boiling), 51 * MIN)).toMatchObject([{ kind: 'time-up', dueAt: 50 * MIN }]);
   const off = [...boiling, told('heat-off', 56)];
-  expect(ringing(at(57, off))).toEqual([]);
+  expect(ringing(at(57, off), 57 * MIN)).toEqual([]);
   expect(missed(at(57, off), 57 * MIN)).toMatchObject([{ kind: 'time-up', answeredAt: 56 * MIN }]);
-  expect(ringing(at(62, off))).toMatchObject([{ kind: 'rest-over' }]);
+  expect(ringing(at(62, off), 62 * MIN)).toMatchObject([{ kind: 'rest-over' }]);
 });

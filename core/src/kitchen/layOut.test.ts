@@ -38,8 +38,7 @@ test('at any minute of any day, what is left in its order breaks no rule, and wh
       const question = { ...live.question, progress };
       const laid = layOut(question, live.order, live.cannerOf);
       expect(laid).toBeDefined();
-      const letGo = laid!.waitsTooLong.length > 0;
-      const rest = problemOf({ ...question, letGo }, live.cannerOf);
+      const rest = problemOf({ ...question, letGo: laid!.letGo }, live.cannerOf);
       const byId = new Map(laid!.tasks.map((entry) => [entry.task.id, entry]));
       const placed = rest.tasks.map(({ id, minutes }) => {
         const start = byId.get(id)!.startMin - minute;
@@ -76,7 +75,7 @@ test('solved again, the rest is never over later than in its order, and what has
     const { progress } = restAt(live, minute);
     const question = { ...live.question, progress };
     const laid = layOut(question, live.order, live.cannerOf)!;
-    const planner = planDay({ ...question, letGo: laid.waitsTooLong.length > 0 });
+    const planner = planDay({ ...question, letGo: laid.letGo });
     if (planner.kind === 'refusal') throw new Error(JSON.stringify(planner));
     const plan = planner.step(600).plan!;
     const again = withWhatWas(live.whole, plan.tasks, progress);

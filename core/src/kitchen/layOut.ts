@@ -9,6 +9,8 @@ import { type DayProgress } from '../day/restOfDay';
 export interface LaidOut {
   readonly tasks: readonly ScheduledTask[];
   readonly endMin: number;
+  /** Pauses that are too long already were let go. */
+  readonly letGo: boolean;
   /** Steps that wait longer than their food should: told, since nothing can bring the time back. */
   readonly waitsTooLong: readonly string[];
 }
@@ -32,7 +34,8 @@ export function layOut(
     const rest = problemOf({ ...question, letGo }, cannerOf);
     const placed = inOrder(rest, order, question.progress);
     if (!placed) continue;
-    return withWhatWas(whole, placed, question.progress, letGo ? pausesLetGo(question, cannerOf) : []);
+    const late = letGo ? tooLate(problemOf({ ...question, letGo: false }, cannerOf), whole, placed) : [];
+    return { ...withWhatWas(whole, placed, question.progress), letGo, waitsTooLong: late };
   }
   return undefined;
 }
@@ -98,7 +101,6 @@ export function withWhatWas(
   { tasks }: DayProblem,
   rest: readonly ScheduledTask[],
   { nowMin, of }: DayProgress,
-  waitsTooLong: readonly string[] = [],
 ): LaidOut {
   const later = new Map(rest.map((entry) => [entry.task.id, entry]));
   const all = tasks.flatMap((task): ScheduledTask[] => {
@@ -110,13 +112,16 @@ export function withWhatWas(
   return {
     tasks: all.sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin),
     endMin: Math.max(nowMin, ...all.map(({ endMin }) => endMin)),
-    waitsTooLong,
+    letGo: false,
+    waitsTooLong: [],
   };
 }
 
-/** Steps whose pause ends before they can be over. */
-function pausesLetGo(question: DayQuestion, cannerOf: ReadonlyMap<string, string>): string[] {
-  const kept = problemOf({ ...question, letGo: false }, cannerOf).tasks;
-  const free = new Map(problemOf({ ...question, letGo: true }, cannerOf).tasks.map((task) => [task.id, task]));
-  return kept.flatMap(({ id, dueMin }) => (dueMin !== undefined && free.get(id)?.dueMin === undefined ? [id] : []));
+/** Steps that come after the end of the pause before them; produce that spoils has a fuse of its own. */
+function tooLate(asked: DayProblem, whole: DayProblem, placed: readonly ScheduledTask[]): string[] {
+  const ofItself = new Set(whole.tasks.flatMap(({ id, dueMin }) => (dueMin === undefined ? [] : [id])));
+  const endOf = new Map(placed.map(({ task, endMin }) => [task.id, endMin]));
+  return asked.tasks.flatMap(({ id, dueMin = Infinity }) =>
+    !ofItself.has(id) && (endOf.get(id) ?? 0) > dueMin ? [id] : [],
+  );
 }

@@ -28,12 +28,12 @@ const LATE_SEED = 1;
 /** Solves the rest of a day again around what has begun. */
 export function solveRest({ question, order, cannerOf }: RestQuestion, nodes = NODES): RestSolved {
   const kept = known(cannerOf, question) ? layOut(question, order, cannerOf) : undefined;
-  const asked = { ...question, letGo: kept === undefined || kept.waitsTooLong.length > 0 };
+  const asked = { ...question, letGo: kept === undefined || kept.letGo };
   const planner = planDay(asked);
   const plan = planner.kind === 'planner' ? planner.step(nodes).plan : undefined;
   const whole = (of: ReadonlyMap<string, string>) => problemOf({ ...question, progress: undefined }, of);
   const found = plan && {
-    ...withWhatWas(whole(plan.cannerOf), plan.tasks, question.progress, kept?.waitsTooLong),
+    ...withWhatWas(whole(plan.cannerOf), plan.tasks, question.progress),
     cannerOf: plan.cannerOf,
   };
   const best = kept && (!found || kept.endMin <= found.endMin) ? { ...kept, cannerOf } : found;

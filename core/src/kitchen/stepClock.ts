@@ -1,12 +1,11 @@
 import { type DayTask } from '../day/dayProblem';
 import { type Batch } from '../day/batch';
-import { STEPS } from '../handbook/steps';
+import { stepRowNamed } from '../handbook/steps';
 import { sterilizeJars } from '../process/sterilizeJars';
 import { needsHands, type Progress } from '../day/restOfDay';
 import { type StepState } from './dayState';
 
 const MINUTE_MS = 60_000;
-const ROW = new Map(STEPS.map((row) => [row.step, row]));
 
 /** A pot that thickens is stirred so often. Handbook steps, common practice. */
 const STIR_MIN = 10;
@@ -32,7 +31,7 @@ export interface StepClock {
 /** The clock of a step of the day: handbook steps, common practice. The tested time of a load is no such clock. */
 export function stepClock(task: DayTask, batch?: Pick<Batch, 'processMinutes' | 'altitudeFt'>): StepClock {
   const { step = '', minutes } = task;
-  const note = ROW.get(step)?.note ?? '';
+  const note = stepRowNamed(step)?.note ?? '';
   if (task.kind === 'ready-jars') {
     const sterile = batch && sterilizeJars(batch.processMinutes, batch.altitudeFt);
     return sterile ? { tapMin: sterile.minutes } : {};

@@ -66,41 +66,61 @@ async function fileOfVersion(count: number): Promise<string> {
   await old.query(
     "INSERT INTO canners (id, position, name, method, inside_diameter_in, inside_height_in, rack_height_in, declared_quarts, declared_pints) VALUES ('c', 0, 'Pot', 'boiling-water', 13.25, 9.5, 0.6, 7, 9)",
   );
+  if (count >= 4) await old.query('UPDATE canners SET declared_half_pints = 9');
+  if (count >= 3) {
+    await old.query(
+      "INSERT INTO batch_records (id, batch_id, product, crop, mass_kg, water_ml, sugar_kg, jars, part_jar, made_at, note, learn_from) VALUES ('r', 'b', 'plums', 'damson', 4, 0, 0, '[]', NULL, 1, '', 1)",
+    );
+  }
   await old.close();
   return file;
 }
 
-test.each([1, 2, 3])('a file of version %d is brought to the newest, and everything in it is kept', async (version) => {
-  const db = await openDatabase(await fileOfVersion(version));
-  const state = await readState(db, { now: () => 5 });
-  expect(state).toMatchObject({
-    household: {
-      name: 'Kept',
-      altitudeFt: 3_420,
-      units: 'us',
-      canners: [{ id: 'c', declaredHalfPints: 9, layers: 1, electric: false, alsoBoilingWater: false, testFits: [] }],
-      kitchen: { cooks: [{ name: 'Cook' }], cannerBurners: 2 },
-      ownJars: [],
-    },
-    picks: [{ id: 'p', massKg: 10, softKg: 2, ripeness: 'ripe', source: 'garden', plantingId: null }],
-    batches: [
-      {
-        id: 'b',
-        product: 'plums',
-        processMinutes: 30,
-        uses: [{ pickId: 'p', massKg: 4 }],
-        loads: [{ id: 'l', jars: 9 }],
+test.each([1, 2, 3, 4])(
+  'a file of version %d is brought to the newest, and everything in it is kept',
+  async (version) => {
+    const db = await openDatabase(await fileOfVersion(version));
+    const state = await readState(db, { now: () => 5 });
+    expect(state).toMatchObject({
+      household: {
+        name: 'Kept',
+        altitudeFt: 3_420,
+        units: 'us',
+        canners: [
+          {
+            id: 'c',
+            declaredHalfPints: 9,
+            layers: 1,
+            electric: false,
+            alsoBoilingWater: false,
+            timesItself: false,
+            testFits: [],
+          },
+        ],
+        kitchen: { cooks: [{ name: 'Cook' }], cannerBurners: 2 },
+        ownJars: [],
       },
-    ],
-    plantings: [],
-    lotChanges: [],
-    batchRecords: [],
-    checkedRows: [],
-    sources: [],
-  });
-  expect(state.batches[0]).not.toHaveProperty('ingredients');
-  await db.close();
-});
+      picks: [{ id: 'p', massKg: 10, softKg: 2, ripeness: 'ripe', source: 'garden', plantingId: null }],
+      batches: [
+        {
+          id: 'b',
+          product: 'plums',
+          processMinutes: 30,
+          uses: [{ pickId: 'p', massKg: 4 }],
+          loads: [{ id: 'l', jars: 9 }],
+        },
+      ],
+      plantings: [],
+      lotChanges: [],
+      batchRecords: version < 3 ? [] : [{ id: 'r', jarMake: '', lidMake: '', leftoverMl: 0, faults: [] }],
+      dayEvents: [],
+      checkedRows: [],
+      sources: [],
+    });
+    for (const absent of ['ingredients', 'againOf']) expect(state.batches[0]).not.toHaveProperty(absent);
+    await db.close();
+  },
+);
 
 test('a file that is not SQLite is told in one line and left as it was', async () => {
   const file = newFile();

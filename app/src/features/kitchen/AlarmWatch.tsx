@@ -8,7 +8,7 @@ import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
 import { alarmWords } from './alarmWords';
 import { notice } from './notices';
-import { call } from './tones';
+import { call, canBeHeard, openSound } from './tones';
 import { useAlarms } from './useAlarms';
 
 /** A call that nobody answers is repeated so often. */
@@ -21,11 +21,17 @@ const REPEAT_MS = 12_000;
 export function AlarmWatch() {
   const path = usePathname();
   const { canners } = useHousehold().household;
-  const { day, alarms } = useAlarms();
-  const loud = ringing(alarms)[0];
+  const { day, alarms, now } = useAlarms();
+  const loud = ringing(alarms, now)[0];
   const nameOf = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'canner';
   const words = loud && day ? alarmWords(loud, day, nameOf) : '';
   const { id, kind } = loud ?? {};
+  useEffect(() => {
+    // Any touch will do; after a reload the browser wants one anew.
+    const open = () => void openSound();
+    document.addEventListener('pointerdown', open);
+    return () => document.removeEventListener('pointerdown', open);
+  }, []);
   useEffect(() => {
     if (id === undefined || kind === undefined) return undefined;
     call(kind);
@@ -42,6 +48,7 @@ export function AlarmWatch() {
         <Words size="lead" weight={800} className="flex-1">
           {words}
         </Words>
+        {!canBeHeard() && <Words>No sound before a touch</Words>}
       </RowLink>
     </View>
   );

@@ -70,8 +70,12 @@ function Closing({ day }: { day: Day }) {
           })}
           {close.notIn.length > 0 && (
             <Words size="lead" weight={700} tone="milk">
-              Not in yet: {close.notIn.map((id) => `load ${numberOf(id)}`).join(', ')}. Drop what will not be done, or
-              do it.
+              Not in yet:{' '}
+              {`load ${close.notIn
+                .map(numberOf)
+                .sort((a, b) => a - b)
+                .join(', ')}`}
+              . Drop what will not be done, or do it.
             </Words>
           )}
         </View>

@@ -43,6 +43,9 @@ export function KitchenFrame({ back, likelyAt, lateAt, note, children }: Kitchen
           <ChevronLeft size={40} strokeWidth={2.4} color={COLOURS.milk} />
         </Pressable>
         <Words
+          role="heading"
+          aria-level={1}
+          aria-label={`Kitchen, ${clockTime(now)}`}
           weight={800}
           tone="milk"
           className={wide ? 'pr-8' : 'flex-1'}

@@ -19,6 +19,7 @@ import { LiveStrip } from './LiveStrip';
 import { NextThings } from './NextThings';
 import { StartPart } from './StartPart';
 import { ThermometerRow } from './ThermometerRow';
+import { UndoStep } from './UndoStep';
 import { useAlarms } from './useAlarms';
 import { useLoads } from './useLoad';
 import { WaitRow } from './WaitRow';
@@ -61,7 +62,7 @@ function Running({ day, live }: { day: Day; live: LiveDay }) {
   const { canners } = useHousehold().household;
   const loads = useLoads();
   const { alarms, now } = useAlarms();
-  const calls = ringing(alarms);
+  const calls = ringing(alarms, now);
   const hands = whatNow(cooksNow(day, now), day.tasks, live.progress);
   const atHand = hands.flatMap(({ now: own, then }) => [own?.entry, then].flatMap((entry) => entry?.task.id ?? []));
   const waits = day.tasks.filter((entry) => isWait(entry, live));
@@ -77,6 +78,7 @@ function Running({ day, live }: { day: Day; live: LiveDay }) {
       {hands.map((own) => (
         <HandsCard key={own.cook} day={day} live={live} hands={own} isNamed={hands.length > 1} />
       ))}
+      <UndoStep day={day} />
       {waits.filter((entry) => !callOf(entry)).map(row)}
     </>
   );

@@ -19,7 +19,7 @@ const MOST_MIN = 9 * 60;
 const HEAT: Readonly<Partial<Record<ScheduledTask['task']['kind'], string>>> = {
   load: COLOURS.heatDark,
   'heat-up': COLOURS.heatDark,
-  process: COLOURS.boil,
+  process: COLOURS.boilDeep,
   rest: COLOURS.restDark,
   unload: COLOURS.restDark,
 };

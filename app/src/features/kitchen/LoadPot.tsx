@@ -32,7 +32,8 @@ export function LoadPot({ running, place, canner, isOneOfMany }: LoadPotProps) {
         {canner.name}
       </Words>
       <Words size="lead" tone="milk-2" weight={500} className="flex-1 text-right">
-        {words}
+        {productRow(batch.product).name.toLowerCase()}
+        {`\nload ${place.number} of ${place.of}`}
       </Words>
     </>
   );

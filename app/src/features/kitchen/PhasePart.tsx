@@ -48,7 +48,11 @@ export function PhasePart({ running, clock, now, following, taps, timesItself }:
               {clock.timeIsUp ? said.vent?.over : `weight on at ${clockTime(clock.endsAt)}`}
             </Line>
           </Pot>
-          <KitchenKey look="amber" words={said.start} onPress={() => tap({ type: 'boil-reached' })} />
+          <KitchenKey
+            look={clock.timeIsUp ? 'amber' : 'outline'}
+            words={said.start}
+            onPress={() => tap({ type: 'boil-reached' })}
+          />
         </>
       );
     case 'boiling': {

@@ -48,7 +48,12 @@ export function Pot({ heightPx, rim, level, alarm, fill = COLOURS.granitePanel, 
         <Path d={body} fill={alarm ? COLOURS.milk : fill} />
         <G clipPath="url(#pot)">
           {level !== undefined && level > 0 && (
-            <Path d={`M${left} ${levelY}${'q7 -9 14 0t14 0'.repeat(waves)}V${bottom}H${left}Z`} fill={COLOURS.boil} />
+            <Path
+              d={`M${left} ${levelY}${'q7 -9 14 0t14 0'.repeat(waves)}V${bottom}H${left}Z`}
+              fill={COLOURS.boilDeep}
+              stroke={COLOURS.boil}
+              strokeWidth={6}
+            />
           )}
           {level !== undefined &&
             [left + 22, right - 22].map((x, i) => (

@@ -62,7 +62,7 @@ export function methodWords({ method, processMinutes, pressurePsi, altitudeFt }:
         start: 'Strong steam: vent 10 min',
         left: 'min left to vent',
         over: `Weight on, up to ${psi}`,
-        falling: 'It comes down by itself, heat off',
+        falling: 'It comes down by itself',
         zero: 'It is at 0 psi: weight off',
       },
     };

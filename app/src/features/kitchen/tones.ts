@@ -51,6 +51,11 @@ const SHAKES: Readonly<Partial<Record<AlarmKind, readonly number[]>>> = {
 
 let context: AudioContext | undefined;
 
+/** Whether the browser lets the page be heard: most want a touch first, and again after the page was opened anew. */
+export function canBeHeard(): boolean {
+  return context?.state === 'running';
+}
+
 /** Lets the page be heard; to be called from a touch. */
 export async function openSound(): Promise<void> {
   if (typeof AudioContext === 'undefined') return;

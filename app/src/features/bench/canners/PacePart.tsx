@@ -1,11 +1,9 @@
-import { STEPS } from '@hoddle/core/handbook/steps';
+import { stepRowNamed } from '@hoddle/core/handbook/steps';
 import { type Pace } from '@hoddle/core/kitchen/pace';
 import { View } from 'react-native';
 import { pacesOf } from '@/features/day/pacesOf';
 import { useHousehold } from '@/store/useHousehold';
 import { Heading, Words } from '@/ui/Words';
-
-const NAMES = new Map(STEPS.map(({ step, words }) => [step, words]));
 
 /** The household's pace at each step it has timed: what the next plan goes by. */
 export function PacePart() {
@@ -24,9 +22,7 @@ export function PacePart() {
           .sort((a, b) => b.times - a.times)
           .map((pace) => (
             <View key={pace.step} role="listitem" className="min-h-[48px] justify-center border-t border-hair py-1">
-              <Words weight={700}>
-                {NAMES.get(pace.step) ?? (pace.step === 'ready-jars' ? 'Wash jars' : pace.step)}
-              </Words>
+              <Words weight={700}>{stepRowNamed(pace.step)?.words ?? 'Wash jars'}</Words>
               <Words size="label" tone="ink-2">
                 {paceWords(pace)}
               </Words>
