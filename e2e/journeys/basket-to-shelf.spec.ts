@@ -105,7 +105,7 @@ test('a basket of tomatoes becomes jars on the shelf', async ({ page }) => {
     await expect.poll(hands.secondsLeft).toBeGreaterThan(14 * 60);
     expect(await hands.secondsLeft()).toBeLessThan(15 * 60);
     await hands.pass('+20 min');
-    await expect(page.getByText('Time is up')).toBeVisible();
+    await expect(page.getByText('Time is up', { exact: true })).toBeVisible();
     await hands.press('Heat off, lid off: wait 5 min');
     await expect(key('Jars are out')).toBeDisabled();
     await hands.pass('+5 min');

@@ -41,3 +41,8 @@ export interface Batch {
 export function jarsOf({ loads }: Pick<Batch, 'loads'>): number {
   return loads.reduce((sum, { jars }) => sum + jars, 0);
 }
+
+/** Produce that goes into it, in kilograms as picked. */
+export function massKgOf({ uses }: Pick<Batch, 'uses'>): number {
+  return uses.reduce((sum, { massKg }) => sum + massKg, 0);
+}

@@ -5,7 +5,7 @@ import { countJars, JARS, type JarSize } from '../handbook/jars';
 import { CANNER_STEPS, READY_JARS, type Step, stepOf } from '../handbook/steps';
 import { KG_PER_LB } from '../measure/amount';
 import { type Range } from '../measure/range';
-import { type Batch, jarsOf, type PlannedLoad } from './batch';
+import { type Batch, jarsOf, massKgOf, type PlannedLoad } from './batch';
 import { cannerWords } from './cannerWords';
 import { stepsOfBatch } from './daySequence';
 import {
@@ -347,8 +347,8 @@ function jarPace(jar: JarSize): 'halfPint' | 'pint' | 'quart' {
   return nominalFlOz <= JARS.pint.nominalFlOz ? 'pint' : 'quart';
 }
 
-function poundsOf({ uses }: Batch): number {
-  return uses.reduce((sum, use) => sum + use.massKg, 0) / KG_PER_LB;
+function poundsOf(batch: Batch): number {
+  return massKgOf(batch) / KG_PER_LB;
 }
 
 function range([low, high]: Span): Range {

@@ -87,22 +87,22 @@ function stepAlarms(running: RunningDay, { of }: DayProgress, batches: readonly 
     const own = of.get(task.id);
     const state = day.steps.get(task.id);
     const taskId = task.id;
-    if (!own) return startAlarms(task, running, now);
+    const starts = startAlarms(task, running, state?.startedAt, now);
+    if (!own) return starts;
     const clock = stepClock(
       task,
       batches.find(({ id }) => id === task.batchId),
     );
     const beganAt = startAt + own.startMin * MINUTE_MS;
-    const alarms: Alarm[] = [];
+    const alarms = state?.startedAt === undefined ? [] : [...starts];
+    const ended = state?.doneAt ?? (own.kind === 'done' ? startAt + own.endMin * MINUTE_MS : undefined);
     const reading = readStep(clock, { ...own, kind: 'running' }, state, { startAt, now });
     if (reading?.endsAt !== undefined) {
       const kind = clock.asks ? 'ask' : 'step-over';
-      const told = state?.doneAt ?? (own.kind === 'done' ? startAt + own.endMin * MINUTE_MS : undefined);
-      const answer = told === undefined ? {} : { answeredAt: told };
+      const answer = ended === undefined ? {} : { answeredAt: ended };
       alarms.push({ id: `${kind} ${taskId} ${reading.endsAt}`, kind, taskId, dueAt: reading.endsAt, ...answer });
     }
     if (clock.everyMin !== undefined) {
-      const ended = state?.doneAt ?? (own.kind === 'done' ? startAt + own.endMin * MINUTE_MS : undefined);
       const stirs = every(clock.everyMin, beganAt, Math.min(now, ended ?? now), `stir ${taskId}`, day.answered, ended);
       alarms.push(...stirs.map((each) => ({ ...each, kind: 'stir' as const, taskId })));
     }
@@ -111,10 +111,16 @@ function stepAlarms(running: RunningDay, { of }: DayProgress, batches: readonly 
 }
 
 /** A canner that must be put on now, or its water is cold when the jars are ready. */
-function startAlarms({ id, kind, after }: DayTask, { day }: RunningDay, now: number): Alarm[] {
+function startAlarms(
+  { id, kind, after }: DayTask,
+  { day }: RunningDay,
+  startedAt: number | undefined,
+  now: number,
+): Alarm[] {
   const dueAt = day.order?.startAt[id];
   if (kind !== 'preheat' || after.length > 0 || dueAt === undefined || dueAt > now) return [];
-  return [{ id: `start ${id}`, kind: 'start', taskId: id, dueAt }];
+  const answer = startedAt === undefined ? {} : { answeredAt: startedAt };
+  return [{ id: `start ${id}`, kind: 'start', taskId: id, dueAt, ...answer }];
 }
 
 /** A call every so many minutes; the next one takes the place of one that nobody answered, and the end that of the last. */

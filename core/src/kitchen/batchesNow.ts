@@ -1,6 +1,8 @@
 import { type Batch } from '../day/batch';
-import { type DayEvent } from './dayEvent';
-import { inOrderOnce, type KitchenEvent } from './kitchenEvent';
+import { type DayEvent, standing } from './dayEvent';
+import { type KitchenEvent } from './kitchenEvent';
+
+type Change = Extract<DayEvent, { type: 'loads-changed' }>;
 
 /**
  * The batches as they stand: loads changed on the day (more jars, fewer, a product dropped) as they were told last. A load
@@ -12,17 +14,19 @@ export function batchesNow(
   dayEvents: readonly DayEvent[],
   events: readonly KitchenEvent[],
 ): Batch[] {
-  const struck = new Set(dayEvents.flatMap((event) => (event.type === 'taken-back' ? [event.eventId] : [])));
-  const changes = new Map<string, Extract<DayEvent, { type: 'loads-changed' }>>();
-  for (const event of inOrderOnce(dayEvents)) {
-    if (event.type === 'loads-changed' && !struck.has(event.id)) changes.set(event.batchId, event);
+  const changes = new Map<string, Change[]>();
+  for (const event of standing(dayEvents)) {
+    if (event.type === 'loads-changed') changes.set(event.batchId, [...(changes.get(event.batchId) ?? []), event]);
   }
   if (changes.size === 0) return [...batches];
   const begun = new Set(events.flatMap(({ type, loadId }) => (type === 'load-started' ? [loadId] : [])));
   return batches.flatMap((batch) => {
-    const change = changes.get(batch.id);
+    const own = changes.get(batch.id) ?? [];
+    const change = own.at(-1);
     if (!change) return [batch];
-    const inCanner = batch.loads.filter(({ id }) => begun.has(id));
+    // A load that one change brought and the next one leaves out may be in the canner by now.
+    const known = new Map([...own.flatMap(({ loads }) => loads), ...batch.loads].map((load) => [load.id, load]));
+    const inCanner = [...known.values()].filter(({ id }) => begun.has(id));
     const others = change.loads.filter(({ id }) => !inCanner.some((load) => load.id === id));
     const loads = [...inCanner, ...others].sort((a, b) => a.number - b.number);
     if (loads.length === 0) return [];

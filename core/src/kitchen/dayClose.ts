@@ -1,4 +1,4 @@
-import { type Batch, jarsOf } from '../day/batch';
+import { type Batch, jarsOf, massKgOf } from '../day/batch';
 import { KG_PER_LB } from '../measure/amount';
 import { type DayAim } from './dayEvent';
 import { type DayState } from './dayState';
@@ -20,7 +20,7 @@ export type DayClose =
  *
  * @param batches of the day, as they stand
  * @param loads of the day by their ids
- * @param hands minutes of work that were timed
+ * @param handsMin minutes of work that were timed
  */
 export function dayClose(
   batches: readonly Batch[],
@@ -64,6 +64,5 @@ export function handsTold(handsTasks: readonly string[], { steps }: Pick<DayStat
 }
 
 function poundsOf(batches: readonly Batch[]): number {
-  const kg = batches.reduce((sum, { uses }) => sum + uses.reduce((own, { massKg }) => own + massKg, 0), 0);
-  return kg / KG_PER_LB;
+  return batches.reduce((sum, batch) => sum + massKgOf(batch), 0) / KG_PER_LB;
 }

@@ -1,4 +1,5 @@
 import { type PlannedLoad } from '../day/batch';
+import { inOrderOnce } from './kitchenEvent';
 
 /** The order in which a day is to be done: what both screens of a kitchen go by. Times are epoch milliseconds. */
 export interface DayOrder {
@@ -45,3 +46,9 @@ export type DayEvent = { readonly id: string; readonly day: string; readonly at:
   | { readonly type: 'day-closed' }
   | { readonly type: 'taken-back'; readonly eventId: string }
 );
+
+/** Events in the order of their times, each id once, without those that were taken back: they never were. */
+export function standing(events: readonly DayEvent[]): DayEvent[] {
+  const struck = new Set(events.flatMap((event) => (event.type === 'taken-back' ? [event.eventId] : [])));
+  return inOrderOnce(events).filter(({ id }) => !struck.has(id));
+}

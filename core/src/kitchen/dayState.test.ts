@@ -73,6 +73,10 @@ test('loads are as they were told last; one that went in stays, whoever dropped 
     produceUsed: 1,
   });
   expect(batchesNow([batch], [more, drop], [began])[0]?.loads.map(({ id }) => id)).toEqual(['one', 'new']);
+  const begunToo: KitchenEvent = { id: 'k2', loadId: 'new', at: 31 * MIN, type: 'load-started', jars: 4 };
+  const dropRest = tell(40, { type: 'loads-changed', batchId: 'b', loads: [], produceUsed: 1 });
+  const both = batchesNow([batch], [more, dropRest], [began, begunToo])[0];
+  expect(both?.loads.map(({ id }) => id)).toEqual(['one', 'new']);
   const back = tell(13, { type: 'taken-back', eventId: more.id });
   expect(batchesNow([batch], [drop, more, back], [began])[0]?.loads.map(({ id }) => id)).toEqual(['one']);
 });

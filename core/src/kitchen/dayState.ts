@@ -1,5 +1,4 @@
-import { type DayAim, type DayEvent, type DayOrder } from './dayEvent';
-import { inOrderOnce } from './kitchenEvent';
+import { type DayAim, type DayEvent, type DayOrder, standing } from './dayEvent';
 
 /** Where a step of the day stands, as far as it was told. */
 export interface StepState {
@@ -42,10 +41,7 @@ const NOTHING: DayState = {
  * that a wait is never cut short.
  */
 export function dayState(events: readonly DayEvent[]): DayState {
-  const struck = new Set(events.flatMap((event) => (event.type === 'taken-back' ? [event.eventId] : [])));
-  return inOrderOnce(events)
-    .filter(({ id }) => !struck.has(id))
-    .reduce((state, event) => ({ ...step(state, event), lastAt: event.at }), NOTHING);
+  return standing(events).reduce((state, event) => ({ ...step(state, event), lastAt: event.at }), NOTHING);
 }
 
 function step(state: DayState, event: DayEvent): DayState {

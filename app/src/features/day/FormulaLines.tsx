@@ -1,25 +1,20 @@
-import { type Batch, jarsOf } from '@hoddle/core/day/batch';
+import { type Batch, jarsOf, massKgOf } from '@hoddle/core/day/batch';
 import { countJars, isJarSize } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
-import { formulasOf } from '@hoddle/core/handbook/recipes';
 import { roundToMeasures, printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { brineFor } from '@hoddle/core/supplies/brineFor';
 import { estimateJars } from '@hoddle/core/yields/estimateJars';
-import { formulaForCrop } from '@hoddle/core/yields/formulaNeeds';
 import { useLearned } from '@/features/yields/useLearned';
-import { useHousehold } from '@/store/useHousehold';
 import { Line } from './ReadyLists';
+import { useFormulaOf } from './useFormulaOf';
 
 /** What a formula wants at hand before the produce is cut: each pot as it is written, and the brine for all jars. */
 export function FormulaLines({ batch }: { batch: Batch }) {
-  const { picks } = useHousehold();
   const learned = useLearned();
   const product = productRow(batch.product);
-  const crop = picks.find(({ id }) => id === batch.uses[0]?.pickId)?.crop;
-  const formula = (crop && formulaForCrop(product, crop)?.formula) ?? formulasOf(batch.product)[0];
+  const { crop, formula } = useFormulaOf(batch);
   if (!formula) return null;
-  const massKg = batch.uses.reduce((sum, use) => sum + use.massKg, 0);
-  const estimate = crop && estimateJars(crop, massKg, batch.product, batch.jar, learned);
+  const estimate = crop && estimateJars(crop, massKgOf(batch), batch.product, batch.jar, learned);
   const pots = estimate?.kind === 'estimate' ? estimate.pots : undefined;
   const jars = jarsOf(batch);
   const brine = brineFor(product, batch.jar, jars);

@@ -1,5 +1,4 @@
 import { ringing } from '@hoddle/core/kitchen/alarms';
-import { usePathname } from 'expo-router';
 import { useEffect } from 'react';
 import { View } from 'react-native';
 import { useHousehold } from '@/store/useHousehold';
@@ -19,7 +18,6 @@ const REPEAT_MS = 12_000;
  * to the kitchen. It goes on until it is answered there.
  */
 export function AlarmWatch() {
-  const path = usePathname();
   const { canners } = useHousehold().household;
   const { day, alarms, now } = useAlarms();
   const loud = ringing(alarms, now)[0];
@@ -39,8 +37,7 @@ export function AlarmWatch() {
     const timer = setInterval(() => call(kind), REPEAT_MS);
     return () => clearInterval(timer);
   }, [id, kind, words]);
-  // The kitchen itself shows it, larger.
-  if (!loud || path.startsWith('/kitchen')) return null;
+  if (!loud) return null;
   return (
     <View role="alert" className="alarm-flash border-b-[6px] border-ink bg-milk">
       <RowLink href="/kitchen" className="min-h-[56px] flex-row items-center gap-3 px-4">

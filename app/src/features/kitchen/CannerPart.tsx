@@ -1,5 +1,6 @@
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
+import { isDue } from '@hoddle/core/kitchen/whatNow';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -81,11 +82,7 @@ function Waiting({ day, live, canner, next }: Omit<CannerPartProps, 'loads'> & {
           <HeatSign phase="planned" size={44} dark />
           <Line>Cold: water on at {at(water.startMin)}</Line>
         </Pot>
-        <KitchenKey
-          look={water.startMin <= live.progress.nowMin + 2 ? 'amber' : 'outline'}
-          words="Water is on"
-          onPress={put}
-        />
+        <KitchenKey look={isDue(water, live.progress) ? 'amber' : 'outline'} words="Water is on" onPress={put} />
       </>
     );
   }

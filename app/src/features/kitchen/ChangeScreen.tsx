@@ -1,4 +1,5 @@
 import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
+import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { productRow } from '@hoddle/core/handbook/products';
 import { type DayChange, withChange } from '@hoddle/core/kitchen/dayChange';
 import { useRouter } from 'expo-router';
@@ -39,6 +40,7 @@ interface Chosen {
 }
 
 function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => void }) {
+  const router = useRouter();
   const { household } = useHousehold();
   const [chosen, setChosen] = useState<Chosen>();
   const [open, setOpen] = useState<Batch>();
@@ -99,6 +101,16 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
           />
         ),
       )}
+      {day.loads
+        .filter(({ phase }) => IN_CANNER.includes(phase) || phase === 'cooling')
+        .map(({ id }) => (
+          <KitchenKey
+            key={`jar ${id}`}
+            look="outline"
+            words={`A jar broke: load ${day.loads.findIndex((load) => load.id === id) + 1}`}
+            onPress={() => router.navigate({ pathname: '/kitchen/[loadId]', params: { loadId: id } })}
+          />
+        ))}
       {used.map(({ id, name }) => (
         <KitchenKey
           key={id}

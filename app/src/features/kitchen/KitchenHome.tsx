@@ -1,6 +1,7 @@
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { ringing } from '@hoddle/core/kitchen/alarms';
-import { nextThings, whatNow } from '@hoddle/core/kitchen/whatNow';
+import { isDue, nextThings, whatNow } from '@hoddle/core/kitchen/whatNow';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -118,17 +119,18 @@ function Running({ day, live }: { day: Day; live: LiveDay }) {
 }
 
 /** What passes by itself and runs, or is to be put on now. */
-function isWait({ task, startMin }: ScheduledTask, { progress }: LiveDay): boolean {
+function isWait(entry: ScheduledTask, { progress }: LiveDay): boolean {
+  const { task } = entry;
   if (needsHands(task) || task.cannerId !== undefined) return false;
   const own = progress.of.get(task.id);
   if (own) return own.kind === 'running';
-  return startMin <= progress.nowMin + 2 && task.after.every((lag) => progress.of.get(lag.task)?.kind === 'done');
+  return isDue(entry, progress) && task.after.every((lag) => progress.of.get(lag.task)?.kind === 'done');
 }
 
 function loadsWords({ loads }: Day): string {
   const numbers = (phases: readonly string[]) =>
     loads.flatMap(({ phase }, i) => (phases.includes(phase) ? [i + 1] : [])).join(', ');
-  const inside = numbers(['heating', 'venting', 'boiling', 'resting']);
+  const inside = numbers(IN_CANNER);
   const toCome = numbers(['planned']);
   return [...(inside ? [`in: load ${inside}`] : []), ...(toCome ? [`to come: ${toCome}`] : [])].join(', ');
 }

@@ -1,8 +1,10 @@
 import { productRow } from '@hoddle/core/handbook/products';
 import { loadClock } from '@hoddle/core/kitchen/loadClock';
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { View } from 'react-native';
 import { type PlaceInDay } from '@/features/day/placeInDay';
 import { useNow } from '@/store/useHousehold';
+import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
@@ -46,6 +48,7 @@ export function LoadPot({ running, place, canner, isOneOfMany }: LoadPotProps) {
           className="min-h-[48px] flex-row items-center gap-3"
         >
           {head}
+          <ChevronRight size={26} strokeWidth={2.4} color={COLOURS.milk} />
         </RowLink>
       ) : (
         <View className="flex-row items-center gap-3">{head}</View>

@@ -2,18 +2,18 @@ import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
 import { countJars, isJarSize } from '@hoddle/core/handbook/jars';
 import { measuredIngredient } from '@hoddle/core/handbook/measuredIngredient';
 import { productRow } from '@hoddle/core/handbook/products';
-import { formulasOf, type RecipeRow } from '@hoddle/core/handbook/recipes';
+import { type RecipeRow } from '@hoddle/core/handbook/recipes';
 import { withChange } from '@hoddle/core/kitchen/dayChange';
 import { gateLoads, jarsFor } from '@hoddle/core/kitchen/gateLoads';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { type Gate, measureGate } from '@hoddle/core/supplies/measureGate';
-import { formulaForCrop } from '@hoddle/core/yields/formulaNeeds';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { ingredientWords } from '@/features/bench/scale/ingredientWords';
 import { type Day, type LiveDay, useDay } from '@/features/day/useDay';
+import { useFormulaOf } from '@/features/day/useFormulaOf';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
 import { isLater } from './ChangeScreen';
@@ -61,7 +61,7 @@ function Measure({ day, live, batch, taskId, own }: MeasureProps) {
   const router = useRouter();
   const tell = useTellDay(day.id);
   const { household } = useHousehold();
-  const formula = useFormula(batch);
+  const { formula } = useFormulaOf(batch);
   const product = productRow(batch.product);
   const main = formula && measuredIngredient(formula);
   const later = batch.loads.filter((load) => isLater(load, day));
@@ -160,11 +160,4 @@ function jarsOfGate(gate: Gate | undefined, formula: RecipeRow | undefined, batc
   if (gate?.kind === 'wait') return 0;
   if (!gate?.jars || !formula || !isJarSize(formula.yieldJar)) return undefined;
   return Math.max(1, jarsFor((gate.jars.low + gate.jars.high) / 2, formula.yieldJar, batch.jar));
-}
-
-function useFormula(batch: Batch): RecipeRow | undefined {
-  const { picks } = useHousehold();
-  const crop = picks.find(({ id }) => id === batch.uses[0]?.pickId)?.crop;
-  const product = productRow(batch.product);
-  return (crop && formulaForCrop(product, crop)?.formula) ?? formulasOf(batch.product)[0];
 }

@@ -1,4 +1,4 @@
-import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
+import { type DayEvent, standing } from '@hoddle/core/kitchen/dayEvent';
 import { TAKE_BACK_MS } from '@hoddle/core/kitchen/loadState';
 import { View } from 'react-native';
 import { type Day } from '@/features/day/useDay';
@@ -35,12 +35,10 @@ export function UndoStep({ day }: { day: Day }) {
 
 /** What the last tap told of steps, where that was a moment ago. */
 function lastTap(events: readonly DayEvent[], day: string, now: number): StepEvent[] {
-  const struck = new Set(events.flatMap((event) => (event.type === 'taken-back' ? [event.eventId] : [])));
-  const own = events.filter(
-    (event): event is StepEvent =>
-      event.day === day && (event.type === 'step-done' || event.type === 'step-started') && !struck.has(event.id),
+  const own = standing(events).filter(
+    (event): event is StepEvent => event.day === day && (event.type === 'step-done' || event.type === 'step-started'),
   );
   const lastAt = Math.max(...own.map(({ at }) => at));
   if (!(now - lastAt < TAKE_BACK_MS)) return [];
-  return own.filter(({ at }) => at >= lastAt - ONE_TAP_MS).sort((a, b) => a.at - b.at);
+  return own.filter(({ at }) => at >= lastAt - ONE_TAP_MS);
 }

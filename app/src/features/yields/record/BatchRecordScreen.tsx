@@ -1,3 +1,4 @@
+import { massKgOf } from '@hoddle/core/day/batch';
 import { findProduct } from '@hoddle/core/handbook/products';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { productsFrom } from '@hoddle/core/yields/estimateJars';
@@ -20,7 +21,7 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
   const crop =
     picks.find(({ id }) => id === batch?.uses[0]?.pickId)?.crop ?? recentCrops(picks)[0] ?? ('tomato-paste' as const);
   const product = batch && findProduct(batch.product) ? batch.product : productsFrom(crop)[0]?.product;
-  const usedKg = batch?.uses.reduce((sum, { massKg }) => sum + massKg, 0) ?? 0;
+  const usedKg = batch ? massKgOf(batch) : 0;
   const inUnit = unit === 'kg' ? usedKg : usedKg / KG_PER_LB;
   // Makes are bought by the case: what was told last is likely so again.
   const last = [...batchRecords].sort((a, b) => b.madeAt - a.madeAt)[0];
