@@ -1,35 +1,90 @@
 import { type JarSize } from '../handbook/jars';
 import { type ProductId } from '../handbook/products';
 
+/** Sealed as it came off the towel; never sealed, so kept cold; or opened since. */
+export const SEALS = ['sealed', 'unsealed', 'opened'] as const;
+export type Seal = (typeof SEALS)[number];
+
 /** Jars of one product and size, made in one load and kept in one place. */
 export interface JarLot {
   readonly id: string;
   readonly loadId?: string;
+  /** The lot these jars stood in before they were carried elsewhere or opened. */
+  readonly fromLotId?: string;
   readonly product: ProductId;
   readonly jar: JarSize;
-  readonly place: 'shelf' | 'refrigerator';
+  /** Id of a {@link PantryPlace}. */
+  readonly place: string;
+  readonly seal: Seal;
   /** Epoch milliseconds. */
   readonly madeAt: number;
-  /** Best by on the shelf, use by in the refrigerator. */
+  /** Best by while sealed, use by in the refrigerator, best by in the freezer. */
   readonly keepsUntil: number;
+  /** Jars that movements older than the ones at hand have left in it. */
+  readonly jarsBefore?: number;
 }
 
-export const MOVEMENT_KINDS = ['stored', 'taken', 'returned', 'discarded'] as const;
+/** Which way each kind of movement goes: into its lot, out of it, or out of it into another one. */
+export const MOVEMENT_WAYS = {
+  stored: 'in',
+  returned: 'in',
+  found: 'in',
+  taken: 'out',
+  given: 'out',
+  sold: 'out',
+  broken: 'out',
+  spoiled: 'out',
+  discarded: 'out',
+  missing: 'out',
+  moved: 'across',
+  opened: 'across',
+  undone: 'none',
+} as const;
+export type MovementKind = keyof typeof MOVEMENT_WAYS;
+export const MOVEMENT_KINDS = Object.keys(MOVEMENT_WAYS) as [MovementKind, ...MovementKind[]];
 
 /** Jars in or out of a lot. How many are there is the sum of these; it is never edited in place. */
 export interface Movement {
   readonly id: string;
   readonly lotId: string;
-  readonly kind: (typeof MOVEMENT_KINDS)[number];
+  readonly kind: MovementKind;
   /** Whole, above 0; the kind says in which direction. */
   readonly jars: number;
   readonly at: number;
+  /** Across: the lot they are in from now on, made by this movement where it was not there, and its place. */
+  readonly intoLotId?: string;
+  readonly toPlace?: string;
+  /** Undone: the movement that is as if it had not been. */
+  readonly undoes?: string;
+  /** Why, or to whom, in the household's words. */
+  readonly note?: string;
 }
 
-/** Jars in a lot after its movements; those of other lots do not count. */
-export function jarsInLot(lotId: string, movements: readonly Movement[]): number {
-  return movements.reduce((sum, movement) => {
-    if (movement.lotId !== lotId) return sum;
-    return movement.kind === 'stored' || movement.kind === 'returned' ? sum + movement.jars : sum - movement.jars;
-  }, 0);
+/** What a movement adds to each lot it touches. */
+export function effectsOf({ kind, lotId, jars, intoLotId }: Movement): [lotId: string, jars: number][] {
+  const way = MOVEMENT_WAYS[kind];
+  if (way === 'none') return [];
+  if (way === 'in') return [[lotId, jars]];
+  if (way === 'across' && intoLotId !== undefined) {
+    return [
+      [lotId, -jars],
+      [intoLotId, jars],
+    ];
+  }
+  return [[lotId, -jars]];
+}
+
+/** The movements that were not undone, without the undoing ones. */
+export function standingMovements(movements: readonly Movement[]): Movement[] {
+  const undone = new Set(movements.flatMap(({ undoes }) => (undoes === undefined ? [] : [undoes])));
+  return undone.size === 0 ? [...movements] : movements.filter(({ id, kind }) => kind !== 'undone' && !undone.has(id));
+}
+
+/** Jars in every lot: what was brought forward and the sum of its movements. */
+export function jarCounts(lots: readonly JarLot[], movements: readonly Movement[]): Map<string, number> {
+  const counts = new Map(lots.map((lot) => [lot.id, lot.jarsBefore ?? 0]));
+  for (const movement of standingMovements(movements)) {
+    for (const [lotId, jars] of effectsOf(movement)) counts.set(lotId, (counts.get(lotId) ?? 0) + jars);
+  }
+  return counts;
 }

@@ -41,17 +41,19 @@ export function sealCheck(
     reprocessed: again ? unsealed : 0,
   };
   const lots: JarLot[] = [];
-  if (sealed > 0) lots.push({ ...common, id: event.sealedLotId, place: 'shelf', keepsUntil: bestBy(madeAt) });
+  if (sealed > 0)
+    lots.push({ ...common, id: event.sealedLotId, place: 'shelf', seal: 'sealed', keepsUntil: bestBy(madeAt) });
   if (result.refrigerated > 0) {
     lots.push({
       ...common,
       id: event.unsealedLotId,
       place: 'refrigerator',
+      seal: 'unsealed',
       keepsUntil: refrigeratedUseBy(batch.product, event.at),
     });
   }
   const movements = lots.map((lot): Movement => {
-    const jars = lot.place === 'shelf' ? sealed : unsealed;
+    const jars = lot.seal === 'sealed' ? sealed : unsealed;
     // The first movement of a lot takes the lot's own id, so that a repeated check stores nothing twice.
     return { id: lot.id, lotId: lot.id, kind: 'stored', jars, at: event.at };
   });

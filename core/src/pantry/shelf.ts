@@ -1,40 +1,80 @@
-import { type JarSize } from '../handbook/jars';
-import { type ProductId } from '../handbook/products';
-import { type JarLot, jarsInLot, type Movement } from './jarLot';
+import { JAR_SIZES, type JarSize } from '../handbook/jars';
+import { type ProductId, PRODUCTS } from '../handbook/products';
+import { type JarLot, jarCounts, type Movement } from './jarLot';
+import { type BestMonths, keepsUntilOf } from './keepsUntil';
+import { type PantryPlace, placeOf, type PlaceKind } from './place';
 
-/** A lot with what is left in it. */
+/** A lot with what is left in it, kept as this household counts. */
 export interface StockedLot extends JarLot {
   readonly jars: number;
+  readonly placeKind: PlaceKind;
 }
 
-/** All jars of one product and size in one place, the one to take first in front. */
+/** All jars of one product and size that stand in one kind of place, the one to take first in front. */
 export interface ShelfGroup {
   readonly product: ProductId;
   readonly jar: JarSize;
-  readonly place: JarLot['place'];
+  readonly placeKind: PlaceKind;
   readonly lots: readonly StockedLot[];
   readonly jars: number;
 }
 
-/**
- * The shelf: lots that still hold jars, grouped by place, product and size, each group first in, first out: by best-by,
- * then by the day made. The refrigerator comes first, since it is to be eaten first.
- */
-export function shelfGroups(lots: readonly JarLot[], movements: readonly Movement[]): ShelfGroup[] {
+/** Every lot that still holds jars. */
+export function stockedLots(
+  lots: readonly JarLot[],
+  movements: readonly Movement[],
+  places: readonly PantryPlace[],
+  months: BestMonths = 12,
+): StockedLot[] {
+  const counts = jarCounts(lots, movements);
+  const kinds = new Map<string, PlaceKind>();
+  const kindOf = (id: string) => {
+    const known = kinds.get(id) ?? placeOf(places, id).kind;
+    kinds.set(id, known);
+    return known;
+  };
+  return lots.flatMap((lot) => {
+    const jars = counts.get(lot.id) ?? 0;
+    if (jars <= 0) return [];
+    return [{ ...lot, jars, keepsUntil: keepsUntilOf(lot, months), placeKind: kindOf(lot.place) }];
+  });
+}
+
+/** First in, first out: by best-by, then by the day made. */
+export function inTakingOrder(a: JarLot, b: JarLot): number {
+  return a.keepsUntil - b.keepsUntil || a.madeAt - b.madeAt || (a.id < b.id ? -1 : 1);
+}
+
+/** What is to be eaten first stands first. */
+const PLACE_ORDER: readonly PlaceKind[] = ['refrigerator', 'shelf', 'freezer', 'aside'];
+
+const HANDBOOK_ORDER = new Map<string, number>(PRODUCTS.map(({ product }, i) => [product, i]));
+
+/** Tomatoes with tomatoes, pickles with pickles; a board stays where it is, however many jars are taken from it. */
+function inHandbook({ product }: ShelfGroup): number {
+  return HANDBOOK_ORDER.get(product) ?? 0;
+}
+
+/** The shelf as boards: lots grouped by kind of place, product and size, each in the order they are to be taken. */
+export function shelfGroups(lots: readonly StockedLot[]): ShelfGroup[] {
   const groups = new Map<string, StockedLot[]>();
   for (const lot of lots) {
-    const jars = jarsInLot(lot.id, movements);
-    if (jars <= 0) continue;
-    const key = `${lot.place} ${lot.product} ${lot.jar}`;
-    groups.set(key, [...(groups.get(key) ?? []), { ...lot, jars }]);
+    const key = `${lot.placeKind} ${lot.product} ${lot.jar}`;
+    const group = groups.get(key);
+    if (group) group.push(lot);
+    else groups.set(key, [lot]);
   }
   return [...groups.values()]
-    .map((group) => group.sort((a, b) => a.keepsUntil - b.keepsUntil || a.madeAt - b.madeAt || (a.id < b.id ? -1 : 1)))
     .flatMap((group) => {
-      const first = group[0];
+      const first = group.sort(inTakingOrder)[0];
       if (!first) return [];
       const jars = group.reduce((sum, lot) => sum + lot.jars, 0);
-      return [{ product: first.product, jar: first.jar, place: first.place, lots: group, jars }];
+      return [{ product: first.product, jar: first.jar, placeKind: first.placeKind, lots: group, jars }];
     })
-    .sort((a, b) => a.place.localeCompare(b.place) || b.jars - a.jars || a.product.localeCompare(b.product));
+    .sort(
+      (a, b) =>
+        PLACE_ORDER.indexOf(a.placeKind) - PLACE_ORDER.indexOf(b.placeKind) ||
+        inHandbook(a) - inHandbook(b) ||
+        JAR_SIZES.indexOf(b.jar) - JAR_SIZES.indexOf(a.jar),
+    );
 }

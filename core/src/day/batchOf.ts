@@ -1,0 +1,61 @@
+import { type JarSize } from '../handbook/jars';
+import { type ProductRow } from '../handbook/products';
+import { usualPack } from '../handbook/usualPack';
+import { type PickUse } from '../harvest/pick';
+import { findProcess, type HouseholdPages } from '../process/findProcess';
+import { type Method } from '../process/method';
+import { plannedProcess } from '../process/plannedProcess';
+import { type Batch } from './batch';
+
+/** What a cook wants to make, before its time is looked up. */
+export interface BatchWish {
+  readonly product: ProductRow;
+  readonly jar: JarSize;
+  readonly method: Method;
+  readonly cannerId: string;
+  /** Jars of each load. */
+  readonly loads: readonly number[];
+  /** A load of another batch that the last one goes in with. */
+  readonly withLoadId?: string;
+  readonly uses: readonly PickUse[];
+  readonly startAt: number;
+}
+
+/**
+ * The batch of a wish, with its tested time and pressure looked up for this kitchen; undefined where nothing is tested.
+ *
+ * @param newId makes the id of the batch and of each load, from a word that tells them apart
+ */
+export function batchOf(
+  { product, jar, method, cannerId, loads, withLoadId, uses, startAt }: BatchWish,
+  { altitudeFt }: { readonly altitudeFt: number | null },
+  pages: HouseholdPages,
+  newId: (of: string) => string,
+): Batch | undefined {
+  if (altitudeFt === null || loads.length === 0) return undefined;
+  const question = { product: product.product, pack: usualPack(product), jar, method, altitudeFt };
+  const tested = findProcess(question, pages);
+  if (tested.kind === 'refusal') return undefined;
+  return {
+    ...question,
+    id: newId('batch'),
+    processMinutes: plannedProcess(tested).minutes,
+    ...(tested.pressurePsi !== undefined && { pressurePsi: tested.pressurePsi }),
+    cannerId,
+    startAt,
+    uses,
+    loads: loads.map((jars, i) => ({
+      id: newId(`load ${i + 1}`),
+      number: i + 1,
+      jars,
+      ...(withLoadId !== undefined && i === loads.length - 1 && { withLoadId }),
+    })),
+  };
+}
+
+const STEP_MS = 15 * 60_000;
+
+/** The next quarter of an hour: when a batch begins unless the cook says otherwise. */
+export function nextQuarter(now: number): number {
+  return Math.ceil(now / STEP_MS) * STEP_MS;
+}

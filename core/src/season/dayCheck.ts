@@ -1,0 +1,42 @@
+import { planDay } from '../day/planDay';
+import { batchesOfDay } from './batchesOfDay';
+import { type SeasonKitchen } from './recipesFor';
+import { type SeasonDayPlan } from './seasonPlan';
+import { type SeasonDay, type SeasonProblem } from './seasonProblem';
+
+/** Nodes in which a plan that is over in time must be found. */
+const MOST_NODES = 240;
+const STEP_NODES = 40;
+const NIGHT_MIN = 24 * 60;
+
+/**
+ * Whether core/day finds a plan for a day that is over when its hands stop. A product that stands overnight is finished by
+ * the same hour of the next day. What was asked once is remembered: the same loads in the same hours.
+ */
+export function dayCheck(
+  { recipes }: Pick<SeasonProblem, 'recipes'>,
+  kitchen: SeasonKitchen,
+): (day: SeasonDay, planned: SeasonDayPlan) => boolean {
+  const known = new Map<string, boolean>();
+  return (day, planned) => {
+    const begin = new Date(day.at);
+    const startMinute = begin.getHours() * 60 + begin.getMinutes();
+    const loads = planned.batches.map(({ recipe, jars }) => `${recipe} ${jars}`).sort();
+    const key = [startMinute, day.windowMinutes, ...loads].join('|');
+    const answer = known.get(key) ?? ask(day, planned, startMinute);
+    known.set(key, answer);
+    return answer;
+  };
+
+  function ask(day: SeasonDay, planned: SeasonDayPlan, startMinute: number): boolean {
+    const overnight = planned.batches.some(({ recipe }) => recipes.find(({ id }) => id === recipe)?.overnight);
+    const until = day.windowMinutes + (overnight ? NIGHT_MIN : 0);
+    const batches = batchesOfDay(planned, recipes, kitchen, day.at, (of) => of);
+    const planner = planDay({ ...kitchen, batches, startMinute, seed: 1 });
+    if (planner.kind === 'refusal') return false;
+    let state = planner.state;
+    const isOver = () => state.plan !== undefined && state.plan.makespanMin <= until;
+    while (!isOver() && !state.done && state.nodes < MOST_NODES) state = planner.step(STEP_NODES);
+    return isOver();
+  }
+}

@@ -1,0 +1,19 @@
+import { type SeasonDay, type SeasonProblem, type SeasonRecipe } from './seasonProblem';
+
+/** Hands of a day wait for pots now and then: nobody plans more of their hours than this. Common practice. */
+const HANDS_USED = 0.85;
+
+/** Minutes of hands that a day is planned with. */
+export function usableHands({ handsMinutes }: SeasonDay): number {
+  return HANDS_USED * handsMinutes;
+}
+
+/** Minutes that a canner can be at work on a day: before its first load there is a first product to prepare. */
+export function canningMinutes(
+  { firstHeatMinutes }: Pick<SeasonProblem, 'firstHeatMinutes'>,
+  day: SeasonDay,
+  recipes: readonly SeasonRecipe[],
+): number {
+  const leads = recipes.map(({ leastMinutes, cannerMinutes }) => leastMinutes - cannerMinutes);
+  return day.windowMinutes - Math.max(firstHeatMinutes, Math.min(...leads));
+}

@@ -1,0 +1,184 @@
+import { type LinearColumn, type LinearModel, type LinearRow, type LinearTerm } from './linearModel';
+import { type SeasonModel } from './seasonModel';
+import { goalKey } from './seasonProblem';
+import { type Solver } from './solver';
+
+/** Seconds that one part may take. */
+const PART_SECONDS = 0.6;
+/** Whole numbers in a part at first; it grows while parts are solved soon, and shrinks where they are not. */
+const FIRST_SIZE = 100;
+const GROWS = 1.25;
+const SHRINKS = 0.8;
+const LEAST_SIZE = 40;
+const MOST_SIZE = 800;
+/** Begun, loads and jars, of which some are one. */
+const WHOLE_A_BATCH = 2;
+/** A part is solved when no better one can be worth this much more. */
+const PART_GAP = 5e-4;
+/** Rounding of what stays as it is. */
+const NEARLY = 1e-6;
+
+/** A solution of a season's model, and what it is worth. */
+export interface Improvement {
+  readonly values: ArrayLike<number>;
+  readonly worth: number;
+}
+
+/**
+ * Better solutions near the one in hand: some weeks, or some products over the whole season, are planned anew while the
+ * rest stays. Many small models where the large one is slow. Method: large neighbourhood search, Shaw 1998, with the solver
+ * as the repairer.
+ */
+export class Improver {
+  private size = FIRST_SIZE;
+  private turn = 0;
+  /** Where the next weeks begin. */
+  private week = 0;
+
+  /** @param unit draws from 0 to 1 */
+  constructor(
+    private readonly solve: Solver,
+    private readonly unit: () => number,
+  ) {}
+
+  /** @returns undefined where the part looked at is as good as it can be, or its time was short */
+  next(columns: SeasonModel, values: ArrayLike<number>, seconds: number): Improvement | undefined {
+    const { model } = columns;
+    const free = this.turn++ % 4 < 3 ? this.nextWeeks(columns) : goalsFree(columns, this.unit, this.size);
+    const part = partOf(model, values, free);
+    const answer = this.solve(part.model, {
+      ...{ seconds: Math.min(PART_SECONDS, seconds), gap: PART_GAP },
+      start: part.start,
+    });
+    const isSolved = answer.kind === 'solved' && answer.bound - answer.worth <= 2 * PART_GAP * Math.abs(answer.worth);
+    this.size = Math.min(MOST_SIZE, Math.max(LEAST_SIZE, this.size * (isSolved ? GROWS : SHRINKS)));
+    return answer.kind === 'solved' ? better(model, values, part, answer.values) : undefined;
+  }
+
+  /** Weeks that follow each other, as many as a part has room for; the next part begins in the middle of this one. */
+  private nextWeeks(columns: SeasonModel): Set<number> {
+    const weeks = [...new Set(columns.batches.map(({ day }) => day.week))];
+    const chosen: number[] = [];
+    let whole = 0;
+    if (this.week >= weeks.length) this.week = 0;
+    for (let i = this.week; i < weeks.length && whole < this.size; i++) {
+      const week = weeks[i] ?? 0;
+      chosen.push(week);
+      whole += WHOLE_A_BATCH * columns.batches.filter(({ day }) => day.week === week).length;
+    }
+    this.week += Math.max(1, Math.floor(chosen.length / 2));
+    return weeksFree(columns, new Set(chosen));
+  }
+}
+
+/** The solution with a part of it anew, where it is worth more. */
+function better(
+  model: LinearModel,
+  values: ArrayLike<number>,
+  part: ModelPart,
+  found: ArrayLike<number>,
+): Improvement | undefined {
+  const next = Float64Array.from(values);
+  part.kept.forEach((column, i) => (next[column] = found[i] ?? 0));
+  const worth = worthOf(model, next);
+  return worth > worthOf(model, values) + NEARLY ? { values: next, worth } : undefined;
+}
+
+/**
+ * A solution with the same whole numbers, its produce shared out anew: a plan that was made or mended by hand does not keep
+ * every row of the model to the gram.
+ *
+ * @returns undefined where these whole numbers are possible in no way
+ */
+export function completed(
+  { model }: SeasonModel,
+  values: ArrayLike<number>,
+  solve: Solver,
+): ArrayLike<number> | undefined {
+  const free = new Set(model.columns.flatMap(({ whole }, i) => (whole ? [] : [i])));
+  const rounded = Float64Array.from(values, (value, i) => (model.columns[i]?.whole ? Math.round(value) : value));
+  const part = partOf(model, rounded, free);
+  const answer = solve(part.model, { seconds: PART_SECONDS, gap: 0 });
+  if (answer.kind !== 'solved') return undefined;
+  part.kept.forEach((column, i) => (rounded[column] = answer.values[i] ?? 0));
+  return rounded;
+}
+
+/** What a solution is worth to a model. */
+export function worthOf({ columns }: LinearModel, values: ArrayLike<number>): number {
+  return columns.reduce((sum, { worth }, i) => sum + worth * (values[i] ?? 0), 0);
+}
+
+/** A smaller model, which columns of the whole one it has, and their values. */
+interface ModelPart {
+  readonly model: LinearModel;
+  readonly kept: readonly number[];
+  readonly start: readonly number[];
+}
+
+/** The model of the free columns alone, the others kept at their values and taken off the rows. */
+function partOf({ columns, rows }: LinearModel, values: ArrayLike<number>, free: ReadonlySet<number>): ModelPart {
+  const kept = columns.flatMap((_, i) => (free.has(i) ? [i] : []));
+  const place = new Map(kept.map((column, i) => [column, i]));
+  const left = rows.flatMap(({ low, high, terms }): LinearRow[] => {
+    const own: LinearTerm[] = [];
+    let fixed = 0;
+    for (const [column, factor] of terms) {
+      const at = place.get(column);
+      if (at === undefined) fixed += factor * (values[column] ?? 0);
+      else own.push([at, factor]);
+    }
+    if (own.length === 0) return [];
+    // What stays may be off by the solver's own rounding.
+    const room = low === high ? 0 : NEARLY;
+    return [{ low: low - fixed - room, high: high - fixed + room, terms: own }];
+  });
+  const model = { columns: kept.map((column) => columns[column] as LinearColumn), rows: left };
+  return { model, kept, start: kept.map((column) => values[column] ?? 0) };
+}
+
+/** What belongs to no day: what is left and frozen, what goals count, what is bought. */
+function always({ rests, goals, bought, reached }: SeasonModel): number[] {
+  return [
+    ...rests.flatMap(({ frozen, left }) => (frozen === undefined ? [left] : [left, frozen])),
+    ...goals.flatMap(({ pieces }) => pieces),
+    ...bought.map(({ column }) => column),
+    ...reached.map(({ column }) => column),
+  ];
+}
+
+/** Columns of some weeks. */
+function weeksFree(columns: SeasonModel, chosen: ReadonlySet<number>): Set<number> {
+  const inside = <Item extends { readonly day: { readonly week: number } }>(items: readonly Item[]) =>
+    items.filter(({ day }) => chosen.has(day.week));
+  return new Set([
+    ...always(columns),
+    ...inside(columns.days).map(({ column }) => column),
+    ...inside(columns.batches).flatMap(({ begun, loads, jars }) => [begun, loads, jars[0]]),
+    ...inside(columns.takings).map(({ column }) => column),
+    ...inside(columns.thawed).map(({ column }) => column),
+  ]);
+}
+
+/** Products over the whole season, as many as a part has room for. */
+function goalsFree(columns: SeasonModel, unit: () => number, size: number): Set<number> {
+  const { days, batches, goals, takings, thawed } = columns;
+  const chosen = new Set<string>();
+  let whole = 0;
+  for (let tries = 0; tries < goals.length && (whole < size || chosen.size < 2); tries++) {
+    const key = goals[Math.floor(unit() * goals.length)]?.key ?? '';
+    if (chosen.has(key)) continue;
+    chosen.add(key);
+    whole += WHOLE_A_BATCH * batches.filter(({ recipe }) => goalKey(recipe) === key).length;
+  }
+  const own = batches.filter(({ recipe }) => chosen.has(goalKey(recipe)));
+  const crops = new Set<string>(own.flatMap(({ recipe }) => recipe.crops.map(({ crop }) => crop)));
+  return new Set([
+    ...always(columns),
+    // Days may be given up or taken up for them.
+    ...days.map(({ column }) => column),
+    ...own.flatMap(({ begun, loads, jars }) => [begun, loads, jars[0]]),
+    ...takings.filter(({ arrival }) => crops.has(arrival.crop)).map(({ column }) => column),
+    ...thawed.filter(({ crop }) => crops.has(crop)).map(({ column }) => column),
+  ]);
+}

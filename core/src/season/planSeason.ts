@@ -1,0 +1,213 @@
+import { drawsFrom } from '../measure/draws';
+import { planByHand } from './byHand';
+import { completed, Improver } from './improve';
+import { planFaults } from './planFaults';
+import { planValues } from './planValues';
+import { readPlan } from './readPlan';
+import { type SeasonModel, seasonModel } from './seasonModel';
+import { type SeasonDayPlan, type SeasonPlan } from './seasonPlan';
+import { type SeasonCut, type SeasonDay, type SeasonProblem } from './seasonProblem';
+import { type Solver } from './solver';
+import { withoutBatch } from './withoutBatch';
+
+/** How far the planning has come. */
+export interface SeasonNews {
+  readonly seconds: number;
+  /** The best plan so far, where it is a new one. */
+  readonly plan?: SeasonPlan;
+  readonly worth: number;
+  /** No plan is worth more; undefined until that is known. */
+  readonly bound?: number;
+}
+
+export interface PlannedSeason {
+  readonly plan: SeasonPlan;
+  /** What no plan is worth more than; undefined where the time was over before that was known. */
+  readonly bound?: number;
+  /** What a careful household comes to without computing. */
+  readonly byHand: SeasonPlan;
+  /** Days that core/day refused, and that were planned anew. */
+  readonly cuts: readonly SeasonCut[];
+}
+
+export interface SeasonSearch {
+  readonly seconds: number;
+  readonly seed: number;
+  /** Seconds since the planning began: the clock is the caller's. */
+  readonly elapsed: () => number;
+  /** Whether a day can be carried out hour by hour. */
+  readonly canBeDone: (day: SeasonDay, planned: SeasonDayPlan) => boolean;
+  /** Answers whether to go on. */
+  readonly onNews?: (news: SeasonNews) => boolean;
+  /** Good enough when no plan can be worth more by this part. */
+  readonly gap?: number;
+}
+
+const USUAL_GAP = 0.005;
+/** Products on days: a season of no more is solved as a whole, until this part of the time. */
+const SMALL = 150;
+const WHOLE_UNTIL = 0.3;
+
+/**
+ * Plans a season: by hand first; then a small one as a whole, and of a large one part after part anew, with the relaxation
+ * for what no plan can be better than. Each better plan is laid out by core/day, day by day; loads that cannot be done are
+ * cut off and the rest is gone on from.
+ *
+ * @returns always a plan that {@link planFaults} finds nothing in, the empty one where nothing can be made
+ */
+export function planSeason(problem: SeasonProblem, solve: Solver, search: SeasonSearch): PlannedSeason {
+  return new Planning(problem, solve, search).run();
+}
+
+class Planning {
+  private readonly draws;
+  private best: SeasonPlan;
+  private readonly byHand: SeasonPlan;
+  private bound: number | undefined;
+  private goOn = true;
+  private readonly cuts: SeasonCut[] = [];
+
+  constructor(
+    private problem: SeasonProblem,
+    private readonly solve: Solver,
+    private readonly search: SeasonSearch,
+  ) {
+    this.draws = drawsFrom(search.seed);
+    this.byHand = this.doable(planByHand(problem));
+    this.best = this.byHand;
+    this.tell(this.best);
+  }
+
+  run(): PlannedSeason {
+    const { seconds } = this.search;
+    if (seasonModel(this.problem).batches.length <= SMALL) this.solveWhole(seconds * WHOLE_UNTIL);
+    if (this.bound === undefined) this.relax(seconds);
+    this.improve(new Improver(this.solve, this.draws.unit), seconds);
+    const { best, byHand, bound, cuts } = this;
+    return { plan: best, ...(bound !== undefined && { bound }), byHand, cuts };
+  }
+
+  /** Plans part after part anew, until the time or no better plan is possible. */
+  private improve(improver: Improver, until: number): void {
+    let columns = seasonModel(this.problem);
+    let values = this.startFrom(columns, this.best);
+    while (this.goOn && this.search.elapsed() < until && !this.isGoodEnough()) {
+      const better = improver.next(columns, values, this.left(until));
+      if (!better) {
+        this.tell();
+        continue;
+      }
+      if (this.keep(readPlan(this.problem, columns, better.values))) {
+        values = better.values;
+        continue;
+      }
+      // Some day of it cannot be done: that is said to the model, and what could be kept of the plan is gone on from.
+      columns = seasonModel(this.problem);
+      values = this.startFrom(columns, this.best);
+    }
+  }
+
+  private isGoodEnough(): boolean {
+    const gap = this.search.gap ?? USUAL_GAP;
+    return this.bound !== undefined && this.bound - this.best.worth <= gap * Math.abs(this.bound);
+  }
+
+  /** A small season as a whole, once more after each day that cannot be done. */
+  private solveWhole(until: number): void {
+    for (
+      let first = true;
+      this.goOn && !this.isGoodEnough() && (first || this.search.elapsed() < until);
+      first = false
+    ) {
+      const columns = seasonModel(this.problem);
+      const answer = this.solve(columns.model, {
+        ...{ seconds: this.left(until), gap: this.search.gap ?? USUAL_GAP },
+        start: this.startFrom(columns, this.best),
+        onNews: ({ bound }) => {
+          if (bound !== undefined) this.bound = bound;
+          return this.tell();
+        },
+      });
+      if (answer.kind !== 'solved') return;
+      // With more days cut off, less is possible: the bound of what is left holds for the plan.
+      if (Number.isFinite(answer.bound)) this.bound = answer.bound;
+      if (this.keep(readPlan(this.problem, columns, answer.values))) return;
+    }
+  }
+
+  /** The season where nothing need be whole: what no plan can be better than, and what it makes a little of. */
+  private relax(until: number): void {
+    const { columns, rows } = seasonModel(this.problem).model;
+    const loose = { rows, columns: columns.map((column) => ({ ...column, whole: false })) };
+    const answer = this.solve(loose, { seconds: this.left(until), gap: 0 });
+    if (answer.kind === 'solved') this.bound = answer.worth;
+    this.tell();
+  }
+
+  /** Nothing made is always possible. */
+  private startFrom(columns: SeasonModel, plan: SeasonPlan): ArrayLike<number> {
+    const values = planValues(this.problem, columns, plan);
+    const nothing = planValues(this.problem, columns, { ...plan, days: [] });
+    return completed(columns, values, this.solve) ?? completed(columns, nothing, this.solve) ?? nothing;
+  }
+
+  private left(until: number): number {
+    return Math.max(0.1, until - this.search.elapsed());
+  }
+
+  private canBeDone(planned: SeasonDayPlan): boolean {
+    const day = this.problem.days.find(({ id }) => id === planned.day);
+    return day !== undefined && this.search.canBeDone(day, planned);
+  }
+
+  private cut({ day, batches }: SeasonDayPlan): void {
+    const windowMinutes = this.problem.days.find(({ id }) => id === day)?.windowMinutes ?? 0;
+    this.cuts.push({ windowMinutes, loads: batches.map(({ recipe, loads }) => ({ recipe, loads })) });
+    this.problem = { ...this.problem, cuts: [...this.problem.cuts, this.cuts.at(-1) as SeasonCut] };
+  }
+
+  /** The plan with batches taken off the days that cannot be done, as little as helps, until they can. */
+  private doable(plan: SeasonPlan): SeasonPlan {
+    let mended = plan;
+    for (const { day } of plan.days) {
+      for (;;) {
+        const planned = mended.days.find((each) => each.day === day);
+        if (!planned || this.canBeDone(planned)) break;
+        const without = planned.batches
+          .map(({ recipe }) => withoutBatch(this.problem, mended, day, recipe))
+          .sort((a, b) => b.worth - a.worth);
+        const enough = without.find(({ days }) => days.every((each) => each.day !== day || this.canBeDone(each)));
+        mended = enough ?? without[0] ?? mended;
+      }
+    }
+    return mended;
+  }
+
+  /**
+   * Takes a plan that is better and can be done day by day. Of one that cannot, the days are cut off the model and the rest
+   * is taken where it still is better.
+   *
+   * @returns whether it was taken as it is
+   */
+  private keep(plan: SeasonPlan): boolean {
+    const refused = plan.days.filter((planned) => !this.canBeDone(planned));
+    for (const each of refused) this.cut(each);
+    const mended = refused.length === 0 ? plan : this.doable(plan);
+    if (mended.worth > this.best.worth && planFaults(this.problem, mended).length === 0) {
+      this.best = mended;
+      this.tell(mended);
+    }
+    return refused.length === 0;
+  }
+
+  private tell(plan?: SeasonPlan): boolean {
+    const news = {
+      seconds: this.search.elapsed(),
+      ...(plan && { plan }),
+      worth: this.best.worth,
+      ...(this.bound !== undefined && { bound: this.bound }),
+    };
+    this.goOn = (this.search.onNews?.(news) ?? true) && this.goOn;
+    return this.goOn;
+  }
+}

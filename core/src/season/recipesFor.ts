@@ -1,0 +1,259 @@
+import { type Canner, methodsOf } from '../canner/canner';
+import { capacityOf } from '../canner/capacity';
+import { type Vessels } from '../canner/widestCanner';
+import { waysToProcess } from '../canner/waysToProcess';
+import { type Batch } from '../day/batch';
+import { batchOf } from '../day/batchOf';
+import { type DayKitchen, dayOf } from '../day/dayOf';
+import { BURNERS, cannerResource, HANDS } from '../day/dayProblem';
+import { DAY_MIN, type KitchenSetup } from '../day/kitchenSetup';
+import { planDay } from '../day/planDay';
+import { daySequence } from '../day/daySequence';
+import { type JarSize } from '../handbook/jars';
+import { type ProduceId } from '../handbook/produce';
+import { findProduct, type ProductRow } from '../handbook/products';
+import { stepOf } from '../handbook/steps';
+import { KG_PER_LB } from '../measure/amount';
+import { type HouseholdPages } from '../process/findProcess';
+import { type Method } from '../process/method';
+import { quartsPerJar } from '../yields/batchRecord';
+import { byProductsOf } from '../yields/byProducts';
+import { formulaForCrop } from '../yields/formulaNeeds';
+import { setsByTheBox } from '../yields/pots';
+import { quartsPerBatch } from '../yields/printedYield';
+import { yieldRange } from '../yields/yieldRange';
+import { type LearnedYields } from '../yields/yieldModel';
+import { type CropShare, type SeasonGoal, type SeasonRecipe } from './seasonProblem';
+
+/** The kitchen that a season is planned for. */
+export interface SeasonKitchen extends Vessels, Pick<DayKitchen, 'setup' | 'heatUpsTaken' | 'restsTaken' | 'paces'> {
+  readonly altitudeFt: number;
+  readonly pages: HouseholdPages;
+  readonly learned: LearnedYields;
+}
+
+/** A goal that no recipe serves, and why. */
+export interface LeftOut {
+  readonly goal: SeasonGoal;
+  readonly reason: string;
+}
+
+/** Food cooked to pieces may have been soft, and may have been frozen. Common practice. */
+const TO_PIECES = /^(food-mill|crush|stem-crush|measure-juice|drip|cook-down)/;
+/** A wait of so long is a night: the jars are filled the next morning. */
+const NIGHT_MIN = 5 * 60;
+/** A canner that holds much less than the widest is left for other jars. */
+const NEARLY_AS_MANY = 0.8;
+/** Nobody runs more loads of one product on one day. */
+const MOST_LOADS = 5;
+const NO_TIME = 0;
+/** One product alone is laid out at once. */
+const FEW_NODES = 40;
+/** Whose hours are not looked at: those of the day are. */
+const ALWAYS_THERE = (setup: KitchenSetup): KitchenSetup => ({
+  ...setup,
+  cooks: setup.cooks.map((cook) => ({ ...cook, fromMin: 0, toMin: DAY_MIN, breaks: [] })),
+});
+
+/**
+ * Every way to serve these goals in this kitchen: a tested process, a crop that is grown, a canner that takes the jar. Hours
+ * come from the day's own tasks, so that a season counts the same minutes as the day it plans.
+ *
+ * @param sure chance with which the pounds a jar takes are enough: 0.5 for the middle
+ * @param grown crops that there is anything of, now or later
+ */
+export function recipesFor(
+  goals: readonly SeasonGoal[],
+  grown: ReadonlySet<ProduceId>,
+  kitchen: SeasonKitchen,
+  sure = 0.5,
+): { readonly recipes: SeasonRecipe[]; readonly leftOut: LeftOut[] } {
+  const recipes: SeasonRecipe[] = [];
+  const leftOut: LeftOut[] = [];
+  for (const goal of goals) {
+    const found = recipesOf(goal, grown, kitchen, sure);
+    if (typeof found === 'string') leftOut.push({ goal, reason: found });
+    else recipes.push(...found);
+  }
+  return { recipes: withByProducts(recipes), leftOut };
+}
+
+function recipesOf(
+  { product, jar }: SeasonGoal,
+  grown: ReadonlySet<ProduceId>,
+  kitchen: SeasonKitchen,
+  sure: number,
+): SeasonRecipe[] | string {
+  const row = findProduct(product);
+  if (!row) return 'It is not in the handbook.';
+  const vessels = vesselsFor(row, jar, kitchen);
+  if (typeof vessels === 'string') return vessels;
+  const mains = [...new Set(row.crops.map((all) => all[0] as ProduceId))].filter((crop) => grown.has(crop));
+  if (mains.length === 0) return 'Nothing that it is made of is grown or on hand.';
+  const recipes = mains.flatMap((crop) => {
+    const shares = sharesOf(row, crop, jar, grown, kitchen.learned, sure);
+    return (shares && recipeOf(row, jar, crop, shares, vessels, kitchen)) ?? [];
+  });
+  return recipes.length > 0 ? recipes : 'No yield is published for it from what is grown.';
+}
+
+/** A canner that serves a tested method, and the jars it holds. */
+interface Vessel {
+  readonly canner: Canner;
+  readonly method: Method;
+  readonly jars: number;
+}
+
+/** Every canner with the first method it serves; those that hold much less than the widest are left for other jars. */
+function vesselsFor(row: ProductRow, jar: JarSize, kitchen: SeasonKitchen): Vessel[] | string {
+  const { tested, served } = waysToProcess(kitchen, row, jar, kitchen.pages);
+  if (tested.length === 0) return 'No tested process for that jar at this altitude.';
+  if (served.length === 0) return 'No canner here does what it is tested for.';
+  const able = kitchen.canners.flatMap((canner): Vessel[] => {
+    const method = served.find((each) => methodsOf(canner).includes(each));
+    if (!method) return [];
+    const capacity = capacityOf(canner, jar, { method, ownJars: kitchen.ownJars });
+    return capacity.kind === 'holds' ? [{ canner, method, jars: capacity.jars }] : [];
+  });
+  const widest = Math.max(0, ...able.map(({ jars }) => jars));
+  const near = able.filter(({ jars }) => jars >= widest * NEARLY_AS_MANY);
+  return near.length > 0 ? near : 'No canner here takes that jar.';
+}
+
+/** Kilograms of each crop a jar takes; what is not grown is bought and not counted. Undefined without a published yield. */
+function sharesOf(
+  row: ProductRow,
+  crop: ProduceId,
+  jar: JarSize,
+  grown: ReadonlySet<ProduceId>,
+  learned: LearnedYields,
+  sure: number,
+): CropShare[] | undefined {
+  const range = yieldRange(row.product, crop, learned);
+  if (!range) return undefined;
+  const kgPerJar = range.atMost(sure) * quartsPerJar(jar) * KG_PER_LB;
+  const formula = formulaForCrop(row, crop);
+  const others = (formula?.others ?? []).flatMap((need): CropShare[] =>
+    formula && need.lbPerBatch !== undefined && grown.has(need.crop)
+      ? [{ crop: need.crop, kgPerJar: (kgPerJar * need.lbPerBatch) / formula.main.lbPerBatch }]
+      : [],
+  );
+  const sum = (of: ProduceId) =>
+    others.filter((each) => each.crop === of).reduce((all, each) => all + each.kgPerJar, 0);
+  return [
+    { crop, kgPerJar },
+    ...[...new Set(others.map((each) => each.crop))].map((of) => ({ crop: of, kgPerJar: sum(of) })),
+  ];
+}
+
+function recipeOf(
+  row: ProductRow,
+  jar: JarSize,
+  crop: ProduceId,
+  crops: readonly CropShare[],
+  vessels: readonly Vessel[],
+  kitchen: SeasonKitchen,
+): SeasonRecipe | undefined {
+  const perLoad = Math.min(...vessels.map(({ jars }) => jars));
+  const pot = potJars(row, crop, jar);
+  const atOnce = Math.min(perLoad, pot ?? perLoad);
+  const kgPerJar = crops[0]?.kgPerJar ?? 0;
+  const minutes = (vessel: Vessel | undefined, loads: readonly number[]) =>
+    vessel && minutesOf(row, jar, vessel, loads, kgPerJar, kitchen);
+  const [first] = vessels;
+  const half = minutes(first, [Math.ceil(atOnce / 2)]);
+  const one = minutes(first, [atOnce]);
+  const two = minutes(first, [atOnce, atOnce]);
+  if (!half || !one || !two) return undefined;
+  const canning = vessels.map((vessel) => minutes(vessel, [atOnce])?.canner ?? 0);
+  const perJar = Math.max(0, (one.hands - half.hands) / Math.max(1, atOnce - Math.ceil(atOnce / 2)));
+  const perLoadMinutes = Math.max(0, two.hands - one.hands - perJar * atOnce);
+  const [gives] = byProductsOf(row.product, crop, kgPerJar);
+  const perJarGiven = gives?.quartsAtMost ?? gives?.massKg;
+  const pieces = row.sequence.some((entry) => TO_PIECES.test(entry));
+  const waits = daySequence(row).map((entry) => stepOf(entry).waitMinutes[0]);
+  return {
+    id: `${row.product} ${jar} ${crop}`,
+    product: row.product,
+    jar,
+    crops,
+    ...(gives && perJarGiven !== undefined && { gives: { kind: gives.kind, perJar: perJarGiven } }),
+    softToo: pieces,
+    frozenToo: pieces,
+    vessels: vessels.map(({ canner, method }) => ({ canner: canner.id, method })),
+    perLoad: atOnce,
+    wholePots: pot !== undefined && pot <= perLoad,
+    mostLoadsADay: MOST_LOADS,
+    hands: {
+      begin: Math.max(0, one.hands - perLoadMinutes - perJar * atOnce),
+      load: perLoadMinutes,
+      jar: perJar,
+    },
+    cannerMinutes: Math.max(...canning),
+    burnerMinutes: Math.max(0, two.burner - one.burner),
+    stock: [],
+    leastMinutes: one.least,
+    nextMinutes: Math.max(0, two.least - one.least),
+    overnight: waits.some((wait) => wait >= NIGHT_MIN),
+  };
+}
+
+/** Jars that one pot fills where a formula is made whole or not at all. */
+function potJars(row: ProductRow, crop: ProduceId, jar: JarSize): number | undefined {
+  const formula = formulaForCrop(row, crop);
+  if (!formula || !setsByTheBox(formula.formula)) return undefined;
+  return Math.max(1, Math.floor(quartsPerBatch(formula).low / quartsPerJar(jar) + 1e-6));
+}
+
+/** What the day's own tasks say of one batch alone. */
+function minutesOf(
+  row: ProductRow,
+  jar: JarSize,
+  { canner, method }: Vessel,
+  loads: readonly number[],
+  kgPerJar: number,
+  kitchen: SeasonKitchen,
+): { hands: number; canner: number; burner: number; least: number } | undefined {
+  const jars = loads.reduce((sum, each) => sum + each, 0);
+  const uses = [{ pickId: '', massKg: kgPerJar * jars, softKg: 0 }];
+  const wish = { product: row, jar, method, cannerId: canner.id, loads, uses, startAt: NO_TIME };
+  const batch: Batch | undefined = batchOf(wish, kitchen, kitchen.pages, (of) => of);
+  if (!batch) return undefined;
+  const { tasks } = dayOf([batch], { ...kitchen, startMinute: 0 });
+  const vessel = cannerResource(canner.id);
+  const sum = (of: string, fits: (needs: Readonly<Record<string, number>>) => boolean = () => true) =>
+    tasks
+      .filter(({ kind, needs }) => kind !== 'preheat' && fits(needs))
+      .reduce((all, { minutes, needs }) => all + minutes.p50 * Math.min(1, needs[of] ?? 0), 0);
+  const planner = planDay({
+    ...kitchen,
+    setup: ALWAYS_THERE(kitchen.setup),
+    batches: [batch],
+    startMinute: 0,
+    seed: 1,
+  });
+  const least = planner.kind === 'refusal' ? Infinity : (planner.step(FEW_NODES).plan?.lowerBoundMin ?? 0);
+  return {
+    hands: sum(HANDS),
+    canner: sum(vessel) / loads.length,
+    burner: sum(BURNERS, (needs) => !(vessel in needs)),
+    least,
+  };
+}
+
+/** Products that begin with what another leaves over get a second recipe for it, where that other is planned at all. */
+function withByProducts(recipes: readonly SeasonRecipe[]): SeasonRecipe[] {
+  const given = new Set(recipes.flatMap(({ gives }) => gives?.kind ?? []));
+  const second = recipes.flatMap((recipe): SeasonRecipe[] => {
+    const crop = recipe.crops[0];
+    const kind = recipe.product === 'tomato-juice' ? 'thin juice' : 'peels and cores';
+    const fed = recipe.product === 'tomato-juice' || (recipe.product === 'jelly-no-pectin' && crop?.crop === 'apple');
+    if (!fed || !given.has(kind) || !crop) return [];
+    // Thin juice is ladled off ready: a quart is a quart. Peels and cores give juice as the fruit they are of.
+    const perJar = kind === 'thin juice' ? quartsPerJar(recipe.jar) : crop.kgPerJar;
+    const { gives: _, ...rest } = recipe;
+    return [{ ...rest, id: `${recipe.id} from ${kind}`, crops: [], takes: { kind, perJar } }];
+  });
+  const byId = new Map([...recipes, ...second].map((recipe) => [recipe.id, recipe]));
+  return [...byId.values()];
+}

@@ -1,0 +1,170 @@
+import { type Canner, type OwnJar } from '../canner/canner';
+import { type Batch } from '../day/batch';
+import { type KitchenSetup } from '../day/kitchenSetup';
+import { timedUses } from '../day/timedUses';
+import { type ProduceId } from '../handbook/produce';
+import { type LotChange } from '../harvest/lotChange';
+import { onHand } from '../harvest/onHand';
+import { type Pick } from '../harvest/pick';
+import { type GardenLook, type Planting } from '../harvest/planting';
+import { freezerBags } from '../harvest/freezerSpace';
+import { KG_PER_LB } from '../measure/amount';
+import { type HardwareCount } from '../pantry/hardwareStock';
+import { type StockedLot } from '../pantry/shelf';
+import { type ShelfGoal } from '../pantry/shelfGoal';
+import { type HouseholdPages } from '../process/findProcess';
+import { type HardwareMove, hardwareKey, usualMouth } from '../supplies/hardware';
+import { type LearnedYields } from '../yields/yieldModel';
+import { expectedArrivals, type Outlook } from './expectedArrivals';
+import { type DaysGiven, givenDays, localDay } from './givenDays';
+import { withQuietDays } from './quietDays';
+import { type LeftOut, recipesFor, type SeasonKitchen } from './recipesFor';
+import {
+  type SeasonGoal,
+  type SeasonPin,
+  type SeasonProblem,
+  type SeasonRecipe,
+  type SeasonStock,
+} from './seasonProblem';
+import { cannersIf, cooksIf, outlookIf, stockIf, type WhatIf } from './whatIf';
+
+/** All of a household that a season is planned from. */
+export interface SeasonHousehold {
+  readonly altitudeFt: number;
+  readonly canners: readonly Canner[];
+  readonly ownJars: readonly OwnJar[];
+  readonly setup: KitchenSetup;
+  readonly picks: readonly Pick[];
+  readonly lotChanges: readonly LotChange[];
+  readonly plantings: readonly Planting[];
+  readonly looks: readonly GardenLook[];
+  readonly batches: readonly Batch[];
+  readonly stocked: readonly StockedLot[];
+  /** Loads whose jars are on the shelf already. */
+  readonly storedLoads: ReadonlySet<string>;
+  readonly goals: readonly ShelfGoal[];
+  readonly hardware: readonly HardwareCount[];
+  readonly hardwareMoves: readonly HardwareMove[];
+  readonly pages: HouseholdPages;
+  readonly learned: LearnedYields;
+  readonly daysGiven: DaysGiven;
+  readonly pins: readonly SeasonPin[];
+  readonly before: readonly { readonly day: string; readonly recipe: string }[];
+}
+
+export interface SeasonOptions {
+  readonly weeks: number;
+  readonly whatIf?: WhatIf;
+  /** Plans with less than the middle harvest and with more pounds a jar, so that most years keep the plan. */
+  readonly cautious?: boolean;
+}
+
+export interface HouseholdSeason {
+  readonly problem: SeasonProblem;
+  readonly kitchen: SeasonKitchen;
+  readonly outlook: Outlook;
+  readonly leftOut: readonly LeftOut[];
+}
+
+const DAY_MS = 24 * 60 * 60_000;
+/** A planned batch this old that stored nothing was not made. */
+const STILL_COMING_MS = 3 * DAY_MS;
+const FIRST_HEAT_MIN = 30;
+/** Seven years in ten bring more: half a spread below the middle. */
+const CAUTIOUS_SPREADS = 0.52;
+const CAUTIOUS_SURE = 0.8;
+
+/** A household's own season as a problem in plain numbers, from now on. */
+export function seasonOfHousehold(
+  household: SeasonHousehold,
+  now: number,
+  { weeks, whatIf, cautious = false }: SeasonOptions,
+): HouseholdSeason {
+  const { daysGiven, setup } = household;
+  const endAt = now + weeks * 7 * DAY_MS;
+  const lots = onHand(household.picks, timedUses(household.batches), household.lotChanges);
+  const book = { plantings: household.plantings, picks: household.picks, looks: household.looks };
+  const hoped = outlookIf(expectedArrivals(book, lots, now, endAt), whatIf);
+  const outlook = cautious ? below(hoped) : hoped;
+  const cooks = cooksIf(setup.cooks, whatIf);
+  const kitchen: SeasonKitchen = {
+    altitudeFt: household.altitudeFt,
+    canners: cannersIf(household.canners, whatIf),
+    ownJars: household.ownJars,
+    setup: { ...setup, cooks },
+    pages: household.pages,
+    learned: household.learned,
+  };
+  const goals = goalsOf(household, now);
+  const grown = new Set<ProduceId>(outlook.arrivals.map(({ crop }) => crop));
+  const { recipes, leftOut } = recipesFor(goals, grown, kitchen, cautious ? CAUTIOUS_SURE : 0.5);
+  const taken = new Set(comingBatches(household, now).map(({ startAt }) => localDay(startAt)));
+  const given = givenDays(daysGiven, now, endAt, cooks).filter(({ id }) => !taken.has(id));
+  const inFreezer = lots.filter(({ place }) => place === 'freezer');
+  const problem: SeasonProblem = {
+    days: withQuietDays(given, outlook.arrivals),
+    arrivals: outlook.arrivals,
+    recipes: recipes.map((recipe) => ({ ...recipe, stock: stockKeys(recipe, household) })),
+    goals,
+    stock: stockIf(stockOf(household), whatIf),
+    burners: setup.burners,
+    cannerBurners: Math.min(setup.burners, setup.cannerBurners),
+    firstHeatMinutes: FIRST_HEAT_MIN,
+    freezerBags: Math.max(
+      0,
+      daysGiven.freezerBags - inFreezer.reduce((sum, { crop, massKg }) => sum + freezerBags(crop, massKg), 0),
+    ),
+    refrigeratorKg: setup.refrigeratorLb * KG_PER_LB,
+    mostDaysAWeek: daysGiven.mostAWeek,
+    pins: household.pins,
+    before: household.before,
+    cuts: [],
+  };
+  return { problem, kitchen, outlook, leftOut };
+}
+
+/** Goals with what stands on the shelf and what is planned for it by hand. */
+function goalsOf(household: SeasonHousehold, now: number): SeasonGoal[] {
+  const coming = comingBatches(household, now);
+  return household.goals.flatMap(({ product, jar, jars, priority }): SeasonGoal[] => {
+    if (jars === null || jars === 0) return [];
+    const here = household.stocked
+      .filter((lot) => lot.product === product && lot.jar === jar && lot.seal === 'sealed' && lot.placeKind !== 'aside')
+      .reduce((sum, lot) => sum + lot.jars, 0);
+    const planned = coming
+      .filter((batch) => batch.product === product && batch.jar === jar)
+      .flatMap(({ loads }) => loads.filter(({ id }) => !household.storedLoads.has(id)))
+      .reduce((sum, load) => sum + load.jars, 0);
+    return [{ product, jar, priority, want: jars, have: here + planned }];
+  });
+}
+
+/** Batches that are planned by hand and whose jars do not stand on the shelf yet. */
+function comingBatches({ batches, storedLoads }: SeasonHousehold, now: number): Batch[] {
+  return batches.filter(
+    ({ againOf, startAt, loads }) =>
+      againOf === undefined && startAt > now - STILL_COMING_MS && loads.some(({ id }) => !storedLoads.has(id)),
+  );
+}
+
+function below({ arrivals, spreads }: Outlook): Outlook {
+  const part = (id: string) => Math.exp(-CAUTIOUS_SPREADS * (spreads.get(id)?.size ?? 0));
+  return { spreads, arrivals: arrivals.map((arrival) => ({ ...arrival, massKg: arrival.massKg * part(arrival.id) })) };
+}
+
+/** Jars and lids that the household counts. */
+function stockOf({ hardware }: SeasonHousehold): SeasonStock[] {
+  return hardware
+    .filter(({ kind }) => kind !== 'band')
+    .map((thing) => ({ key: hardwareKey(thing), have: thing.count, toBeHad: true }));
+}
+
+function stockKeys({ jar }: SeasonRecipe, { hardware, hardwareMoves }: SeasonHousehold): string[] {
+  const mouth = usualMouth(jar, hardwareMoves);
+  const reusable = hardware.some(({ kind, count }) => kind === 'reusable-lid' && count > 0);
+  const wanted = [
+    hardwareKey({ kind: 'jar', size: jar, mouth }),
+    hardwareKey({ kind: reusable ? 'reusable-lid' : 'lid', mouth }),
+  ];
+  return wanted.filter((key) => hardware.some((thing) => hardwareKey(thing) === key));
+}
