@@ -1,7 +1,7 @@
 import { build } from 'esbuild';
 
 await build({
-  entryPoints: ['src/main.ts', 'src/demo/seedDemo.ts', 'src/workers/scheduleAnswer.ts'],
+  entryPoints: ['src/main.ts', 'src/demo/seedDemo.ts', 'src/workers/scheduleAnswer.ts', 'src/workers/seasonAnswer.ts'],
   outdir: 'dist',
   entryNames: '[name]',
   bundle: true,

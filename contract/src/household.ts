@@ -2,9 +2,11 @@ import * as v from 'valibot';
 import { CANNER_METHODS, isPressure, USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
 import { DAY_MIN, USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
 import { JAR_SIZES } from '@hoddle/core/handbook/jars';
+import { USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { AltitudeFt } from './altitude';
 import { Jar } from './crop';
 import { Id } from './id';
+import { BestMonthsSchema, PlaceSchema } from './jarLot';
 
 const Inches = v.pipe(
   v.number('must be a number of inches'),
@@ -129,5 +131,9 @@ export const Household = v.object({
     ),
     [],
   ),
+  /** Where jars stand, and what they are set aside for. */
+  places: v.optional(v.pipe(v.array(PlaceSchema), v.maxLength(40, 'are too many')), () => [...USUAL_PLACES]),
+  /** How long a sealed jar is said to be at its best. */
+  bestMonths: v.optional(BestMonthsSchema, 12),
 });
 export type Household = v.InferOutput<typeof Household>;

@@ -6,11 +6,15 @@ import { DayEventSchema } from './dayEvent';
 import { GardenLookSchema, PlantingSchema } from './garden';
 import { Household } from './household';
 import { HouseholdSourceSchema } from './householdSource';
-import { JarLotSchema, MovementSchema } from './jarLot';
+import { HardwareCountSchema, HardwareMoveSchema } from './hardware';
+import { MovementSchema, ShelfLotSchema } from './jarLot';
 import { KitchenEventSchema } from './kitchenEvent';
 import { LotChangeSchema } from './lotChange';
 import { OwnMeasureSchema } from './ownMeasure';
 import { PickSchema } from './pick';
+import { NO_SEASON, SeasonSchema } from './season';
+import { ShelfGoalSchema } from './shelfGoal';
+import { UseRecordSchema } from './useRecord';
 
 /** The reply of `GET /api/state`: all that a screen needs to work without the server. */
 export const HouseholdState = v.object({
@@ -28,8 +32,17 @@ export const HouseholdState = v.object({
   batches: v.array(BatchSchema),
   events: v.array(KitchenEventSchema),
   dayEvents: v.array(DayEventSchema),
-  lots: v.array(JarLotSchema),
+  /** The household's own number: it is in the codes on its lids. */
+  mark: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(0x7f_ff_ff_ff)),
+  /** Lots with jars in them, or that were touched lately, and those their jars came from. */
+  lots: v.array(ShelfLotSchema),
+  /** Of the last weeks; older ones are added up in the lots. */
   movements: v.array(MovementSchema),
+  use: v.array(UseRecordSchema),
+  goals: v.array(ShelfGoalSchema),
+  hardwareMoves: v.array(HardwareMoveSchema),
+  hardware: v.array(HardwareCountSchema),
+  season: v.optional(SeasonSchema, NO_SEASON),
   checkedRows: v.array(CheckedRow),
   sources: v.array(HouseholdSourceSchema),
 });

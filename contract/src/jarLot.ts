@@ -1,23 +1,86 @@
 import * as v from 'valibot';
-import { MOVEMENT_KINDS } from '@hoddle/core/pantry/jarLot';
+import { BEST_MONTHS } from '@hoddle/core/pantry/keepsUntil';
+import { MOVEMENT_KINDS, MOVEMENT_WAYS, SEALS } from '@hoddle/core/pantry/jarLot';
+import { PLACE_KINDS, USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { Jar, Product } from './crop';
 import { Id, Time } from './id';
+
+/** One of the places every household has, or one it named itself. */
+const PlaceId = v.union([v.picklist(USUAL_PLACES.map(({ id }) => id)), Id], 'must be a place of the household');
+
+export const PlaceSchema = v.object({
+  id: PlaceId,
+  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'needs a name'), v.maxLength(40, 'is too long')),
+  kind: v.picklist(PLACE_KINDS, `must be one of ${PLACE_KINDS.join(', ')}`),
+  /** The day something set aside is for. */
+  forDay: v.optional(v.pipe(v.string(), v.isoDate('must be a day as 2026-09-12'))),
+});
+
+export const BestMonthsSchema = v.picklist(BEST_MONTHS, 'must be 12 or 18');
+
+const Jars = v.pipe(
+  v.number('must be a number'),
+  v.integer('must be whole'),
+  v.minValue(1, 'must be 1 or more'),
+  v.maxValue(2_000, 'must be at most 2,000'),
+);
 
 export const JarLotSchema = v.object({
   id: Id,
   loadId: v.optional(Id),
+  fromLotId: v.optional(Id),
   product: Product,
   jar: Jar,
-  place: v.picklist(['shelf', 'refrigerator']),
+  place: PlaceId,
+  seal: v.picklist(SEALS, `must be one of ${SEALS.join(', ')}`),
   madeAt: Time,
   keepsUntil: Time,
 });
 
+/** As `GET /api/state` tells it: with what older movements have left in it. */
+export const ShelfLotSchema = v.object({ ...JarLotSchema.entries, jarsBefore: v.pipe(v.number(), v.integer()) });
+
 /** The body of `POST /api/movements`. */
-export const MovementSchema = v.object({
+export const MovementSchema = v.pipe(
+  v.object({
+    id: Id,
+    lotId: Id,
+    kind: v.picklist(MOVEMENT_KINDS, `must be one of ${MOVEMENT_KINDS.join(', ')}`),
+    jars: Jars,
+    at: Time,
+    intoLotId: v.optional(Id),
+    toPlace: v.optional(PlaceId),
+    undoes: v.optional(Id),
+    note: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(120, 'is too long'))),
+  }),
+  v.forward(
+    v.check(
+      ({ kind, intoLotId, toPlace }) =>
+        (MOVEMENT_WAYS[kind] === 'across') === (intoLotId !== undefined && toPlace !== undefined),
+      'goes with toPlace for moved and opened jars, and with no others',
+    ),
+    ['intoLotId'],
+  ),
+  v.forward(
+    v.check(
+      ({ kind, undoes }) => (kind === 'undone') === (undoes !== undefined),
+      'goes with undone, and with no other',
+    ),
+    ['undoes'],
+  ),
+);
+
+/** Jars that stand on a shelf already, from a file or written down by hand. */
+export const JarsInSchema = v.object({
   id: Id,
-  lotId: Id,
-  kind: v.picklist(MOVEMENT_KINDS),
-  jars: v.pipe(v.number(), v.integer('must be whole'), v.minValue(1, 'must be 1 or more'), v.maxValue(2_000)),
+  rows: v.pipe(
+    v.array(v.object({ lot: v.omit(JarLotSchema, ['loadId', 'fromLotId']), jars: Jars })),
+    v.minLength(1, 'must hold a lot'),
+    v.maxLength(5_000, 'are too many at once'),
+  ),
   at: Time,
 });
+export type JarsIn = v.InferOutput<typeof JarsInSchema>;
+
+/** The reply of `POST /api/jars-in`: lots that are new, and those that were there. */
+export const JarsInReply = v.object({ added: v.number(), known: v.number() });

@@ -19,8 +19,10 @@ export class Changes {
     });
   }
 
-  tell(): void {
-    for (const res of this.listeners) res.write('data: changed\n\n');
+  /** @param screen the one that wrote, which knows already */
+  tell(screen?: string): void {
+    const by = screen?.replace(/[^\w-]/g, '') ?? '';
+    for (const res of this.listeners) res.write(`data: ${`changed ${by}`.trim()}\n\n`);
   }
 
   close(): void {

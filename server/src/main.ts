@@ -7,6 +7,7 @@ import { UnusableFile } from './db/checkFile';
 import { openDatabase } from './db/openDatabase';
 import { createServer } from './server';
 import { schedulePool } from './workers/schedulePool';
+import { seasonPool } from './workers/seasonPool';
 
 const port = Number(process.env.PORT ?? 4860);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -28,11 +29,14 @@ const db = await openDatabase(file).catch((error: unknown) =>
 
 const searches = schedulePool(resolve(import.meta.dirname, 'scheduleAnswer.js'));
 
+const seasons = seasonPool(resolve(import.meta.dirname, 'seasonAnswer.js'));
+
 const changes = new Changes();
 
 const server: Server = createServer({
   ...{ db, clock: systemClock, log, changes, appFolder },
   schedule: searches.schedule,
+  planSeasons: seasons.plan,
 }).listen(port, host);
 
 server.once('listening', () => {
@@ -54,7 +58,7 @@ async function stop(): Promise<void> {
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
   await new Promise((closed) => server.close(closed));
-  await searches.close();
+  await Promise.all([searches.close(), seasons.close()]);
   await db.close();
   process.exit(0);
 }

@@ -10,15 +10,20 @@ import { type Clock } from './clock';
 import { type Database } from './db/openDatabase';
 import { errorHandler } from './errorHandler';
 import { Problem } from './problem';
+import { backupRoute } from './routes/backup';
 import { batchesRoute } from './routes/batches';
 import { batchRecordsRoute } from './routes/batchRecords';
 import { checkedRowsRoute } from './routes/checkedRows';
 import { convertRoute } from './routes/convert';
 import { dayEventsRoute } from './routes/dayEvents';
 import { estimateRoute } from './routes/estimate';
+import { exportsRoute } from './routes/exports';
 import { fitRoute } from './routes/fit';
 import { gardenRoute } from './routes/garden';
+import { goalsRoute } from './routes/goals';
+import { hardwareMovesRoute } from './routes/hardwareMoves';
 import { householdRoute } from './routes/household';
+import { jarsInRoute } from './routes/jarsIn';
 import { kitchenEventsRoute } from './routes/kitchenEvents';
 import { lotChangesRoute } from './routes/lotChanges';
 import { movementsRoute } from './routes/movements';
@@ -27,33 +32,45 @@ import { ownMeasuresRoute } from './routes/ownMeasures';
 import { picksRoute } from './routes/picks';
 import { processRoute } from './routes/process';
 import { productsRoute } from './routes/products';
+import { recallsRoute } from './routes/recalls';
 import { scheduleRoute } from './routes/schedule';
+import { seasonRoute } from './routes/season';
+import { seasonPlansRoute } from './routes/seasonPlans';
 import { sourcesRoute } from './routes/sources';
 import { type Schedule } from './workers/schedulePool';
+import { type PlanSeasons } from './workers/seasonPool';
 
 export interface ServerParts {
   readonly db: Database;
   readonly clock: Clock;
   readonly log: Logger;
   readonly schedule: Schedule;
+  readonly planSeasons: PlanSeasons;
   readonly changes: Changes;
   /** Folder of the exported app; the API works without it. */
   readonly appFolder: string;
 }
 
 /** Wires the API under `/api` and the app on every other path. */
-export function createServer({ db, clock, log, schedule, changes, appFolder }: ServerParts): Express {
+export function createServer({ db, clock, log, schedule, planSeasons, changes, appFolder }: ServerParts): Express {
   const server = express();
   server.disable('x-powered-by');
   server.use(pinoHttp({ logger: log, useLevel: 'debug' }));
   server.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY }, strictTransportSecurity: false }));
   server.use(compression());
   server.use('/api/schedule', express.json({ limit: '8mb' }));
-  server.use('/api', express.json({ limit: '1mb' }), api({ db, clock, schedule, changes }));
+  server.use('/api/jars-in', express.json({ limit: '4mb' }));
+  server.use('/api', jsonButForBackups, api({ db, clock, schedule, planSeasons, changes }));
   server.use(app(appFolder));
   server.use(errorHandler(log));
   return server;
 }
+
+const json = express.json({ limit: '1mb' });
+
+/** A backup is read as the text it is: whether it is whole is for its own route to say. */
+const jsonButForBackups: express.RequestHandler = (req, res, next) =>
+  req.path === '/restore' ? next() : json(req, res, next);
 
 /** Nothing comes from anywhere but this server; styles are put in by the app itself, and plain http stays plain. */
 const CONTENT_POLICY = {
@@ -63,7 +80,7 @@ const CONTENT_POLICY = {
   upgradeInsecureRequests: null,
 };
 
-function api({ db, clock, schedule, changes }: Omit<ServerParts, 'log' | 'appFolder'>): express.Router {
+function api({ db, clock, schedule, planSeasons, changes }: Omit<ServerParts, 'log' | 'appFolder'>): express.Router {
   const router = express.Router();
   router.get('/changes', (_req, res) => changes.listen(res));
   router.use(tellsChanges(changes));
@@ -80,6 +97,9 @@ function api({ db, clock, schedule, changes }: Omit<ServerParts, 'log' | 'appFol
     ownMeasuresRoute(db),
   );
   router.use(batchesRoute(db), batchRecordsRoute(db), kitchenEventsRoute(db), dayEventsRoute(db), movementsRoute(db));
+  router.use(jarsInRoute(db), goalsRoute(db), hardwareMovesRoute(db), recallsRoute(db));
+  router.use(seasonRoute(db), seasonPlansRoute(db, clock, planSeasons));
+  router.use(exportsRoute(db), backupRoute(db, clock));
   router.use(() => {
     throw new Problem(404, 'not-found', 'There is nothing at this address.');
   });
@@ -89,7 +109,8 @@ function api({ db, clock, schedule, changes }: Omit<ServerParts, 'log' | 'appFol
 /** Whatever was written, the other screens hear of it at once. */
 function tellsChanges(changes: Changes): express.RequestHandler {
   return (req, res, next) => {
-    if (req.method !== 'GET') res.once('finish', () => res.statusCode < 300 && changes.tell());
+    const screen = req.get('x-screen');
+    if (req.method !== 'GET') res.once('finish', () => res.statusCode < 300 && changes.tell(screen));
     next();
   };
 }

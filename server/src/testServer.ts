@@ -9,7 +9,9 @@ import { type Clock } from './clock';
 import { openDatabase } from './db/openDatabase';
 import { holdAgainstDocument } from './openApiChecker';
 import { createServer } from './server';
+import { planHousehold } from './season/planHousehold';
 import { scheduleAnswer } from './workers/scheduleAnswer';
+import { type PlanSeasons } from './workers/seasonPool';
 
 /** A data file of its own, gone with the machine's temporary folder. */
 export function newFile(): string {
@@ -22,8 +24,16 @@ export async function startServer(file = newFile(), clock: Clock = { now: () => 
   const log = pino({ level: 'silent' });
   // In the same thread: the worker is the same function, bundled.
   const schedule = (request: ScheduleRequest) => Promise.resolve(scheduleAnswer(request));
+  const planSeasons: PlanSeasons = (task, onNews) => {
+    let goOn = true;
+    const outcome = planHousehold(task, (news) => {
+      onNews(news);
+      return goOn;
+    });
+    return { outcome, stop: () => (goOn = false) };
+  };
   const changes = new Changes();
-  const parts = { db, clock, log, schedule, changes, appFolder: join(tmpdir(), 'no-app-here') };
+  const parts = { db, clock, log, schedule, planSeasons, changes, appFolder: join(tmpdir(), 'no-app-here') };
   const server = createServer(parts).listen(0, '127.0.0.1');
   await new Promise((listening) => server.once('listening', listening));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
@@ -36,7 +46,8 @@ export async function startServer(file = newFile(), clock: Clock = { now: () => 
         body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
       const reply = await fetch(base + path, { method, ...init });
       const text = await reply.text();
-      const said = text === '' ? undefined : JSON.parse(text);
+      const isJson = reply.headers.get('content-type')?.includes('application/json');
+      const said = text === '' ? undefined : isJson ? JSON.parse(text) : text;
       holdAgainstDocument({ method, path, status: reply.status, body: said });
       return { status: reply.status, body: said };
     },

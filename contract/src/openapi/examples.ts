@@ -13,6 +13,8 @@ const ids = {
   planting: '0198f3a0-0000-7000-8000-00000000000a',
   look: '0198f3a0-0000-7000-8000-00000000000b',
   record: '0198f3a0-0000-7000-8000-00000000000c',
+  jarsIn: '0198f3a0-0000-7000-8000-00000000000d',
+  hardware: '0198f3a0-0000-7000-8000-00000000000e',
 } as const;
 
 const MORNING = Date.UTC(2026, 7, 29, 11, 40);
@@ -86,6 +88,11 @@ export const EXAMPLES = {
       tools: [{ name: 'food processor', count: 1, step: 'chop' }],
     },
     ownJars: [{ size: 'quart', diameterIn: 3.8, heightIn: 6.8 }],
+    places: [
+      { id: 'shelf', name: 'Cellar left', kind: 'shelf' },
+      { id: 'refrigerator', name: 'Refrigerator', kind: 'refrigerator' },
+    ],
+    bestMonths: 12,
   },
   clock: { offsetMs: 3_600_000 },
   pick: {
@@ -160,6 +167,52 @@ export const EXAMPLES = {
   dayEvent: { id: ids.dayEvent, day: '2026-08-29', type: 'step-done', at: MORNING, taskId: `wash ${ids.batch}` },
   event: { id: ids.event, loadId: ids.load, type: 'load-started', at: MORNING, jars: 7 },
   movement: { id: ids.movement, lotId: ids.lot, kind: 'taken', jars: 1, at: MORNING },
+  jarsIn: {
+    id: ids.jarsIn,
+    at: MORNING,
+    rows: [
+      {
+        lot: {
+          id: ids.lot,
+          product: 'tomatoes-crushed',
+          jar: 'quart',
+          place: 'shelf',
+          seal: 'sealed',
+          madeAt: Date.UTC(2025, 8, 14),
+          keepsUntil: Date.UTC(2026, 8, 14),
+        },
+        jars: 12,
+      },
+    ],
+  },
+  goal: { product: 'tomatoes-crushed', jar: 'quart', jars: 42, perMonth: 4, priority: 'staple' },
+  seasonDays: {
+    weekly: [{ weekday: 6, fromMin: 480, toMin: 1_080 }],
+    notOn: ['2026-08-29'],
+    mostAWeek: 2,
+    freezerBags: 30,
+  },
+  keptPlan: { plan: null, pins: [] },
+  shoppingTick: { key: 'sugar ml', ticked: true },
+  seasonPlan: { id: '0198f3a0-0000-7000-8000-00000000a001', weeks: 4, seconds: 1, cautious: false },
+  seasonPlanReply: {
+    id: '0198f3a0-0000-7000-8000-00000000a001',
+    state: 'planning',
+    seconds: 0,
+    worth: null,
+    bound: null,
+    report: null,
+    message: null,
+  },
+  hardwareMove: {
+    id: ids.hardware,
+    kind: 'jar',
+    size: 'quart',
+    mouth: 'regular',
+    way: 'found',
+    count: 36,
+    at: MORNING,
+  },
   check: {
     rowId: 'boiling-water tomatoes-crushed hot quart 45/50/55/60',
     checkedOn: '2026-08-29',

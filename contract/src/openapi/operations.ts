@@ -18,7 +18,12 @@ import { GardenLookSchema, PlantingSchema } from '../garden';
 import { Household } from '../household';
 import { HouseholdSourceSchema } from '../householdSource';
 import { HouseholdState } from '../householdState';
-import { MovementSchema } from '../jarLot';
+import { BackupFile, RestoreReply } from '../backup';
+import { ExportQuery } from '../exportQuery';
+import { HardwareMoveSchema } from '../hardware';
+import { JarsInReply, JarsInSchema, MovementSchema } from '../jarLot';
+import { RecallReply } from '../recall';
+import { ShelfGoalSchema } from '../shelfGoal';
 import { DayEventSchema } from '../dayEvent';
 import { KitchenEventSchema } from '../kitchenEvent';
 import { LotChangeSchema } from '../lotChange';
@@ -27,6 +32,7 @@ import { PickSchema } from '../pick';
 import { BatchProcessReply, BatchProcessRequest, ProcessParameters, ProcessReply } from '../process';
 import { ProductsQuery, ProductsReply } from '../products';
 import { ScheduleReply, ScheduleRequest } from '../schedule';
+import { DaysGivenSchema, KeptPlanSchema, SeasonPlanReply, SeasonPlanRequest, ShoppingTickSchema } from '../season';
 import { EXAMPLES } from './examples';
 import { type AnySchema, type Operation } from './operation';
 
@@ -274,5 +280,82 @@ export const OPERATIONS: readonly Operation[] = [
     EXAMPLES.dayEvent,
     [404, 422],
   ),
-  keptOnce('/movements', 'Jars taken, returned or discarded.', MovementSchema, EXAMPLES.movement, [404]),
+  keptOnce(
+    '/movements',
+    'Jars taken, given, carried elsewhere, opened, thrown away; or one of these undone.',
+    MovementSchema,
+    EXAMPLES.movement,
+    [404, 422],
+  ),
+  {
+    method: 'post',
+    path: '/jars-in',
+    summary: 'Jars that stand on a shelf already: all of them or none, each lot once.',
+    body: JarsInSchema,
+    bodyExample: EXAMPLES.jarsIn,
+    replies: { 200: JarsInReply, 201: JarsInReply },
+    replyExample: { added: 1, known: 0 },
+    errors: [400, 409],
+  },
+  kept('/goals', 'What the household wants of a product.', ShelfGoalSchema, EXAMPLES.goal, []),
+  keptOnce(
+    '/hardware-moves',
+    'Empty jars, lids and bands into the drawer or out of it.',
+    HardwareMoveSchema,
+    EXAMPLES.hardwareMove,
+    [],
+  ),
+  kept('/season-days', 'Which days the household gives to preserving.', DaysGivenSchema, EXAMPLES.seasonDays, []),
+  kept('/season-plan', 'The plan the household goes by, and its pins.', KeptPlanSchema, EXAMPLES.keptPlan, []),
+  kept('/shopping-ticks', 'In the basket, or not.', ShoppingTickSchema, EXAMPLES.shoppingTick, []),
+  {
+    method: 'post',
+    path: '/season-plans',
+    summary: 'Begins to plan what to make when; asked twice under one id it is one planning.',
+    body: SeasonPlanRequest,
+    bodyExample: EXAMPLES.seasonPlan,
+    replies: { 202: SeasonPlanReply },
+    replyExample: EXAMPLES.seasonPlanReply,
+    errors: [400],
+  },
+  {
+    method: 'get',
+    path: '/season-plans/{id}',
+    summary: 'How far a planning has come, and its plan once it is done.',
+    replies: { 200: SeasonPlanReply },
+    replyExample: EXAMPLES.seasonPlanReply,
+    errors: [404],
+  },
+  struckOut('/season-plans/{id}', 'Ends a planning with the best plan so far.'),
+  {
+    method: 'get',
+    path: '/recalls/{id}',
+    summary: 'Every jar of the batch and loads that a lot belongs to, and where it went.',
+    replies: { 200: RecallReply },
+    errors: [404],
+  },
+  {
+    method: 'get',
+    path: '/export',
+    summary: 'One table as CSV (text/csv).',
+    query: ExportQuery,
+    queryExample: { table: 'jars' },
+    replies: { 200: null },
+    errors: [400],
+  },
+  {
+    method: 'get',
+    path: '/backup',
+    summary: 'Everything of the household as one file.',
+    replies: { 200: BackupFile },
+    errors: [],
+  },
+  {
+    method: 'post',
+    path: '/restore',
+    summary: 'Puts a backup in the place of all there is, which is kept beside it.',
+    body: BackupFile,
+    replies: { 200: RestoreReply },
+    errors: [400, 422],
+  },
 ];

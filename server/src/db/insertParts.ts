@@ -2,12 +2,17 @@ import { type Transaction } from 'sequelize';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type Tables } from './tables';
 
-/** Writes what a batch takes from picks and its loads; the batch's own row is there already. */
-export async function insertParts(tables: Tables, { id, uses, loads }: Batch, transaction: Transaction): Promise<void> {
-  const ofBatch = <Row extends object>(row: Row) => ({ ...row, batchId: id });
-  await tables.uses.bulkCreate(uses.map(ofBatch), { transaction });
-  const rows = loads.map((load) =>
-    ofBatch({ ...load, cannerId: load.cannerId ?? null, withLoadId: load.withLoadId ?? null }),
+/** Writes what batches take from picks and their loads; the batches' own rows are there already. */
+export async function insertParts(tables: Tables, batches: readonly Batch[], transaction: Transaction): Promise<void> {
+  const uses = batches.flatMap((batch) => batch.uses.map((use) => ({ ...use, batchId: batch.id })));
+  const loads = batches.flatMap((batch) =>
+    batch.loads.map(({ cannerId = null, withLoadId = null, ...load }) => ({
+      ...load,
+      cannerId,
+      withLoadId,
+      batchId: batch.id,
+    })),
   );
-  await tables.loads.bulkCreate(rows, { transaction });
+  await tables.uses.bulkCreate(uses, { transaction });
+  await tables.loads.bulkCreate(loads as never[], { transaction });
 }

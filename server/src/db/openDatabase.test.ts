@@ -67,6 +67,13 @@ async function fileOfVersion(count: number): Promise<string> {
     "INSERT INTO canners (id, position, name, method, inside_diameter_in, inside_height_in, rack_height_in, declared_quarts, declared_pints) VALUES ('c', 0, 'Pot', 'boiling-water', 13.25, 9.5, 0.6, 7, 9)",
   );
   if (count >= 4) await old.query('UPDATE canners SET declared_half_pints = 9');
+  await old.query(
+    "INSERT INTO jar_lots (id, load_id, product, jar, place, made_at, keeps_until) VALUES ('s', 'l', 'plums', 'pint', 'shelf', 1, 2), ('u', 'l', 'plums', 'pint', 'refrigerator', 1, 2)",
+  );
+  await old.query(
+    "INSERT INTO movements (id, lot_id, kind, jars, at) VALUES ('m', 's', 'stored', 8, 5), ('t', 's', 'taken', 3, 5), ('n', 'u', 'stored', 1, 5)",
+  );
+  if (count >= 6) await old.query("UPDATE jar_lots SET seal = 'unsealed' WHERE id = 'u'");
   if (count >= 3) {
     await old.query(
       "INSERT INTO batch_records (id, batch_id, product, crop, mass_kg, water_ml, sugar_kg, jars, part_jar, made_at, note, learn_from) VALUES ('r', 'b', 'plums', 'damson', 4, 0, 0, '[]', NULL, 1, '', 1)",
@@ -76,7 +83,7 @@ async function fileOfVersion(count: number): Promise<string> {
   return file;
 }
 
-test.each([1, 2, 3, 4])(
+test.each([1, 2, 3, 4, 5, 6])(
   'a file of version %d is brought to the newest, and everything in it is kept',
   async (version) => {
     const db = await openDatabase(await fileOfVersion(version));
@@ -99,7 +106,18 @@ test.each([1, 2, 3, 4])(
         ],
         kitchen: { cooks: [{ name: 'Cook' }], cannerBurners: 2 },
         ownJars: [],
+        places: [{ id: 'shelf' }, { id: 'refrigerator' }, { id: 'freezer' }],
+        bestMonths: 12,
       },
+      lots: [
+        { id: 's', seal: 'sealed', place: 'shelf' },
+        { id: 'u', seal: 'unsealed', place: 'refrigerator' },
+      ],
+      movements: [{ jars: 8 }, { jars: 1 }, { jars: 3, kind: 'taken' }],
+      use: [{ product: 'plums', jar: 'pint' }],
+      goals: [],
+      hardware: [],
+      season: { days: { mostAWeek: 3 }, plan: null, pins: [], ticked: [] },
       picks: [{ id: 'p', massKg: 10, softKg: 2, ripeness: 'ripe', source: 'garden', plantingId: null }],
       batches: [
         {
@@ -117,6 +135,7 @@ test.each([1, 2, 3, 4])(
       checkedRows: [],
       sources: [],
     });
+    expect([state.mark > 0, db.pantry.all.jars('s'), db.pantry.all.jars('u')]).toEqual([true, 5, 1]);
     for (const absent of ['ingredients', 'againOf']) expect(state.batches[0]).not.toHaveProperty(absent);
     await db.close();
   },

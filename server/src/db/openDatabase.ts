@@ -5,13 +5,20 @@ import { type QueryInterface, QueryTypes, Sequelize, type Transaction } from 'se
 import { SequelizeStorage, Umzug } from 'umzug';
 import { checkFile, UnusableFile } from './checkFile';
 import { MIGRATIONS } from './migrations';
+import { PantryBook } from './pantryBook';
 import { defineTables, type Tables } from './tables';
 
 /** Marks a file as Hoddle's: the letters "HODL". https://www.sqlite.org/pragma.html#pragma_application_id */
 const APPLICATION_ID = 0x48_4f_44_4c;
 
 export interface Database {
+  /** Where it is. */
+  readonly file: string;
   readonly tables: Tables;
+  /** The jars, added up. */
+  readonly pantry: PantryBook;
+  /** Copies the file as it is now, to a file that is not there yet. */
+  copyTo(other: string): Promise<void>;
   /** Runs a write in one transaction. Writes queue: SQLite takes one at a time, and a queue beats a busy error. */
   write<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
   close(): Promise<void>;
@@ -40,9 +47,17 @@ export async function openDatabase(file: string): Promise<Database> {
     });
   }
   const tables = defineTables(sequelize);
+  const pantry = new PantryBook(tables);
+  await pantry.load();
   const queue = new Mutex();
   return {
+    file,
     tables,
+    pantry,
+    copyTo: async (other) => {
+      // https://www.sqlite.org/lang_vacuum.html#vacuuminto
+      await sequelize.query('VACUUM INTO ?', { replacements: [other] });
+    },
     write: (work) => queue.runExclusive(() => sequelize.transaction(work)),
     close: () => queue.runExclusive(() => sequelize.close()),
   };

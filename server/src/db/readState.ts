@@ -1,36 +1,38 @@
 import { type Transaction } from 'sequelize';
 import * as v from 'valibot';
-import { KitchenSchema } from '@hoddle/contract/household';
+import { type Household, KitchenSchema } from '@hoddle/contract/household';
 import { type HouseholdState } from '@hoddle/contract/householdState';
+import { DaysGivenSchema, type Season } from '@hoddle/contract/season';
 import { type Batch } from '@hoddle/core/day/batch';
 import { USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
+import { groupBy } from '@hoddle/core/handbook/groupBy';
 import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { hardwareStock } from '@hoddle/core/pantry/hardwareStock';
+import { lidsByLoad } from '@hoddle/core/pantry/lidsByLoad';
+import { USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
+import { USUAL_DAYS } from '@hoddle/core/season/givenDays';
+import { type HardwareMove } from '@hoddle/core/supplies/hardware';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { type Clock } from '../clock';
 import { type Database } from './openDatabase';
-import { type EventRow, type LoadRow, type LotRow, type Table } from './tables';
+import { type EventRow, type HardwareRow, type LoadRow, type Table } from './tables';
 
 /** Everything of the household, as the app keeps it. */
 export async function readState(db: Database, clock: Clock): Promise<HouseholdState> {
   const { tables } = db;
-  const { name, altitudeFt, burners, units, kitchen, ownJars, demoOffsetMs } = await readHousehold(db);
-  const canners = await all(tables.canners, [['position', 'ASC']]);
+  const { mark, demoOffsetMs } = await readHousehold(db);
+  const now = clock.now(demoOffsetMs);
+  const hardwareMoves = await readHardwareMoves(db);
+  const events = await readEvents(db);
   return {
-    now: clock.now(demoOffsetMs),
+    now,
     demoOffsetMs,
-    household: {
-      name,
-      altitudeFt,
-      burners,
-      units,
-      canners: canners.map(({ position: _, ...canner }) => canner),
-      kitchen: kitchen ?? v.parse(KitchenSchema, USUAL_KITCHEN),
-      ownJars,
-    },
+    mark,
+    household: await readSettings(db),
     picks: await all(tables.picks, [['pickedAt', 'ASC']]),
     lotChanges: await all(tables.lotChanges, [['at', 'ASC']]),
     plantings: await all(tables.plantings, [['name', 'ASC']]),
@@ -38,10 +40,19 @@ export async function readState(db: Database, clock: Clock): Promise<HouseholdSt
     ownMeasures: await all(tables.ownMeasures, [['crop', 'ASC']]),
     batchRecords: await readBatchRecords(db),
     batches: await readBatches(db),
-    events: await readEvents(db),
+    events,
     dayEvents: await readDayEvents(db),
-    lots: (await all(tables.lots, [['madeAt', 'ASC']])).map(lotOf),
-    movements: await all(tables.movements, [['at', 'ASC']]),
+    ...db.pantry.told(now),
+    use: db.pantry.all.useRecords(now),
+    goals: await all(tables.goals, [['product', 'ASC']]),
+    hardwareMoves,
+    hardware: hardwareStock(
+      hardwareMoves,
+      (id) => db.pantry.all.lot(id),
+      db.pantry.all.allMovements(),
+      lidsByLoad(events),
+    ),
+    season: await readSeason(db),
     checkedRows: await all(tables.checkedRows, [['rowId', 'ASC']]),
     sources: await readSources(db),
   } as HouseholdState;
@@ -51,6 +62,40 @@ export async function readState(db: Database, clock: Clock): Promise<HouseholdSt
 export async function readHousehold({ tables }: Database) {
   const row = await tables.households.findByPk(1, { rejectOnEmpty: true });
   return row.get({ plain: true });
+}
+
+/** Its settings, as `PUT /api/household` takes them. */
+export async function readSettings(db: Database): Promise<Household> {
+  const { name, altitudeFt, burners, units, kitchen, ownJars, places, bestMonths } = await readHousehold(db);
+  const canners = await all(db.tables.canners, [['position', 'ASC']]);
+  return {
+    ...{ name, altitudeFt, burners, units, bestMonths },
+    canners: canners.map(({ position: _, ...canner }) => canner),
+    kitchen: kitchen ?? v.parse(KitchenSchema, USUAL_KITCHEN),
+    ownJars,
+    places: places ?? [...USUAL_PLACES],
+  } as Household;
+}
+
+/** The days given, the plan gone by, and what is in the basket. */
+async function readSeason(db: Database): Promise<Season> {
+  const { seasonDays, seasonPlan, seasonPins } = await readHousehold(db);
+  const ticks = await all(db.tables.shoppingTicks, [['key', 'ASC']]);
+  return {
+    days: seasonDays ?? v.parse(DaysGivenSchema, USUAL_DAYS),
+    plan: seasonPlan,
+    pins: seasonPins ?? [],
+    ticked: ticks.map(({ key }) => key),
+  };
+}
+
+/** Empty jars, lids and bands, as they were told. */
+export async function readHardwareMoves({ tables }: Pick<Database, 'tables'>): Promise<HardwareMove[]> {
+  return (await all(tables.hardwareMoves, [['at', 'ASC']])).map(hardwareOf);
+}
+
+function hardwareOf({ size, ...move }: HardwareRow): HardwareMove {
+  return size === null ? move : { ...move, size };
 }
 
 /** What the household has written down of its batches, the oldest first. */
@@ -80,7 +125,10 @@ export async function readEvents(
   return (await all(tables.events, [['at', 'ASC']], transaction)).map(eventOf);
 }
 
-async function readDayEvents({ tables }: Pick<Database, 'tables'>, transaction?: Transaction): Promise<DayEvent[]> {
+export async function readDayEvents(
+  { tables }: Pick<Database, 'tables'>,
+  transaction?: Transaction,
+): Promise<DayEvent[]> {
   const rows = await all(tables.dayEvents, [['at', 'ASC']], transaction);
   return rows.map(({ detail, ...event }) => ({ ...event, ...detail }) as DayEvent);
 }
@@ -96,13 +144,14 @@ export async function readBatches({ tables }: Pick<Database, 'tables'>, transact
   const batches = await all(tables.batches, [['startAt', 'ASC']], transaction);
   const uses = await all(tables.uses, [], transaction);
   const loads = await all(tables.loads, [['number', 'ASC']], transaction);
+  const [usesOf, loadsOf] = [groupBy(uses, ({ batchId }) => batchId), groupBy(loads, ({ batchId }) => batchId)];
   return batches.map(({ ingredients, pressurePsi, againOf, ...batch }) => ({
     ...batch,
     ...(pressurePsi !== null && { pressurePsi }),
     ...(ingredients !== null && { ingredients }),
     ...(againOf !== null && { againOf }),
-    uses: uses.filter((use) => use.batchId === batch.id).map(({ batchId: _, ...use }) => use),
-    loads: loads.filter((load) => load.batchId === batch.id).map(loadOf),
+    uses: (usesOf.get(batch.id) ?? []).map(({ batchId: _, ...use }) => use),
+    loads: (loadsOf.get(batch.id) ?? []).map(loadOf),
   }));
 }
 
@@ -114,11 +163,7 @@ export function eventOf({ id, loadId, type, at, detail }: EventRow): KitchenEven
   return { id, loadId, type, at, ...detail } as KitchenEvent;
 }
 
-function lotOf({ loadId, ...lot }: LotRow) {
-  return loadId === null ? lot : { ...lot, loadId };
-}
-
-async function all<Row extends object>(
+export async function all<Row extends object>(
   table: Table<Row>,
   order: [string, 'ASC'][] = [],
   transaction?: Transaction,

@@ -1,6 +1,7 @@
 import { DataTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type Canner, type OwnJar } from '@hoddle/core/canner/canner';
+import { type Season } from '@hoddle/contract/season';
 import { type Kitchen } from '@hoddle/contract/household';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
@@ -9,8 +10,12 @@ import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
+import { type BestMonths } from '@hoddle/core/pantry/keepsUntil';
+import { type PantryPlace } from '@hoddle/core/pantry/place';
+import { type ShelfGoal } from '@hoddle/core/pantry/shelfGoal';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
+import { type HardwareMove } from '@hoddle/core/supplies/hardware';
 
 /** A table whose rows are plain values: what goes in is what comes out. */
 export type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
@@ -24,6 +29,12 @@ export interface HouseholdRow {
   units: 'us' | 'metric';
   kitchen: Kitchen | null;
   ownJars: readonly OwnJar[];
+  places: readonly PantryPlace[] | null;
+  bestMonths: BestMonths;
+  mark: number;
+  seasonDays: Season['days'] | null;
+  seasonPlan: Season['plan'];
+  seasonPins: Season['pins'] | null;
 }
 export type BatchRow = Omit<Batch, 'uses' | 'loads' | 'ingredients' | 'pressurePsi' | 'againOf'> & {
   againOf: string | null;
@@ -63,7 +74,17 @@ export interface DayEventRow {
   at: number;
   detail: object;
 }
-export type LotRow = Omit<JarLot, 'loadId'> & { loadId: string | null };
+export type LotRow = Omit<JarLot, 'loadId' | 'fromLotId' | 'jarsBefore'> & {
+  loadId: string | null;
+  fromLotId: string | null;
+};
+export type MovementRow = Omit<Movement, 'intoLotId' | 'toPlace' | 'undoes' | 'note'> & {
+  intoLotId: string | null;
+  toPlace: string | null;
+  undoes: string | null;
+  note: string | null;
+};
+export type HardwareRow = Omit<HardwareMove, 'size'> & { size: HardwareMove['size'] | null };
 
 export interface Tables {
   households: Table<HouseholdRow>;
@@ -80,7 +101,10 @@ export interface Tables {
   events: Table<EventRow>;
   dayEvents: Table<DayEventRow>;
   lots: Table<LotRow>;
-  movements: Table<Movement>;
+  movements: Table<MovementRow>;
+  goals: Table<ShelfGoal>;
+  hardwareMoves: Table<HardwareRow>;
+  shoppingTicks: Table<{ key: string }>;
   checkedRows: Table<CheckedRowRow>;
   sources: Table<HouseholdSource>;
 }
@@ -102,6 +126,12 @@ export function defineTables(sequelize: Sequelize): Tables {
       units: STRING,
       kitchen: JSON,
       ownJars: JSON,
+      places: JSON,
+      bestMonths: INTEGER,
+      mark: INTEGER,
+      seasonDays: JSON,
+      seasonPlan: JSON,
+      seasonPins: JSON,
     }),
     canners: table('canners', {
       id,
@@ -211,13 +241,42 @@ export function defineTables(sequelize: Sequelize): Tables {
     lots: table('jar_lots', {
       id,
       loadId: STRING,
+      fromLotId: STRING,
       product: STRING,
       jar: STRING,
       place: STRING,
+      seal: STRING,
       madeAt: BIGINT,
       keepsUntil: BIGINT,
     }),
-    movements: table('movements', { id, lotId: STRING, kind: STRING, jars: INTEGER, at: BIGINT }),
+    movements: table('movements', {
+      id,
+      lotId: STRING,
+      kind: STRING,
+      jars: INTEGER,
+      at: BIGINT,
+      intoLotId: STRING,
+      toPlace: STRING,
+      undoes: STRING,
+      note: STRING,
+    }),
+    goals: table('shelf_goals', {
+      product: { type: STRING, primaryKey: true },
+      jar: { type: STRING, primaryKey: true },
+      jars: INTEGER,
+      perMonth: DOUBLE,
+      priority: STRING,
+    }),
+    shoppingTicks: table('shopping_ticks', { key: { type: STRING, primaryKey: true } }),
+    hardwareMoves: table('hardware_moves', {
+      id,
+      kind: STRING,
+      size: STRING,
+      mouth: STRING,
+      way: STRING,
+      count: INTEGER,
+      at: BIGINT,
+    }),
     checkedRows: table('checked_rows', { rowId: { type: STRING, primaryKey: true }, checkedOn: STRING }),
     sources: table('household_sources', {
       id,

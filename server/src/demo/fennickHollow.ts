@@ -1,42 +1,21 @@
 import { format, isSaturday, lastDayOfMonth, previousSaturday, set, subDays } from 'date-fns';
+import { type BackupData } from '@hoddle/contract/backup';
 import { type CheckedRow } from '@hoddle/contract/checkedRow';
-import { type Household } from '@hoddle/contract/household';
 import { type Batch } from '@hoddle/core/day/batch';
-import { type LotChange } from '@hoddle/core/harvest/lotChange';
-import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
-import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
-import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
-import { bestBy } from '@hoddle/core/pantry/keepsUntil';
 import { findProcess } from '@hoddle/core/process/findProcess';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
-import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
+import { demoPantry, demoPlaces } from './demoPantry';
 import { demoGarden, plantingOf } from './demoGarden';
 import { idOf } from './demoIds';
 import { demoCanners, demoKitchen } from './demoKitchen';
 import { demoSeasons } from './demoSeasons';
 
 /** A household to try Hoddle with. Everything in it is invented. */
-export interface DemoHousehold {
-  readonly household: Household;
-  readonly demoNow: number;
-  readonly picks: HarvestPick[];
-  readonly lotChanges: LotChange[];
-  readonly plantings: Planting[];
-  readonly gardenLooks: GardenLook[];
-  readonly ownMeasures: OwnMeasure[];
-  readonly batchRecords: BatchRecord[];
-  readonly batches: Batch[];
-  readonly events: KitchenEvent[];
-  readonly dayEvents: DayEvent[];
-  readonly lots: JarLot[];
-  readonly movements: Movement[];
-  readonly checkedRows: CheckedRow[];
-  readonly sources: HouseholdSource[];
-}
+export type DemoHousehold = Omit<BackupData, 'demoOffsetMs'> & { readonly demoNow: number };
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
@@ -55,9 +34,12 @@ export function fennickHollow(now: Date): DemoHousehold {
   const canner = idOf('Big enamel');
   const lastNight = damsonsOfLastNight(demoNow, canner);
   const seasons = demoSeasons(demoNow, canner);
-  const { lots, movements } = lastYearsJars(demoNow);
+  const batches = [...seasons.batches, ...lastNight.batches];
+  const events = [...seasons.events, ...lastNight.events];
   return {
     demoNow,
+    // Any number; the same one, so that the codes on its lids stay.
+    mark: 3_420,
     household: {
       name: 'Fennick Hollow',
       altitudeFt: 3_420,
@@ -66,6 +48,8 @@ export function fennickHollow(now: Date): DemoHousehold {
       canners: demoCanners(canner),
       kitchen: demoKitchen(),
       ownJars: [],
+      places: demoPlaces(demoNow),
+      bestMonths: 12,
     },
     picks: [
       ...seasons.picks,
@@ -76,16 +60,27 @@ export function fennickHollow(now: Date): DemoHousehold {
     lotChanges: seasons.lotChanges,
     ...demoGarden(),
     ownMeasures: [{ crop: 'tomatillo', measure: 'colander', massKg: 3.5 * KG_PER_LB }],
-    batches: [...seasons.batches, ...lastNight.batches],
-    events: [...seasons.events, ...lastNight.events],
-    dayEvents: lastNight.dayEvents,
-    batchRecords: seasons.batchRecords,
-    lots,
-    movements,
+    batches: batches as DemoHousehold['batches'],
+    events: events as DemoHousehold['events'],
+    dayEvents: lastNight.dayEvents as DemoHousehold['dayEvents'],
+    batchRecords: seasons.batchRecords as DemoHousehold['batchRecords'],
+    ...demoPantry(demoNow, batches, events),
+    season: { days: DAYS, plan: null, pins: [], ticked: [] },
     checkedRows: checkedInSpring(demoNow),
-    sources: [valleyLeaflet()],
+    sources: [valleyLeaflet()] as DemoHousehold['sources'],
   };
 }
+
+/** Saturdays and Wednesday evenings, and the freezer that is left for them. Invented. */
+const DAYS = {
+  weekly: [
+    { weekday: 6, fromMin: 8 * 60, toMin: 20 * 60 },
+    { weekday: 3, fromMin: 18 * 60, toMin: 21 * 60 + 30 },
+  ],
+  notOn: [],
+  mostAWeek: 2,
+  freezerBags: 12,
+};
 
 /** The row that is used most was held against the page in May. */
 function checkedInSpring(demoNow: number): CheckedRow[] {
@@ -146,7 +141,7 @@ function pick(
 function damsonsOfLastNight(
   demoNow: number,
   cannerId: string,
-): Pick<DemoHousehold, 'batches' | 'events' | 'dayEvents'> {
+): { batches: Batch[]; events: KitchenEvent[]; dayEvents: DayEvent[] } {
   const loadId = idOf('load of damsons');
   const outAt = demoNow - 12 * HOUR - 35 * MINUTE;
   const batch: Batch = {
@@ -195,30 +190,4 @@ function damsonsOfLastNight(
     batches: [batch],
     events: [started, event('boil-reached', 36), event('heat-off', 6), event('jars-out', 0)],
   };
-}
-
-/** What is left of last year, and how it went through the winter. */
-function lastYearsJars(demoNow: number): Pick<DemoHousehold, 'lots' | 'movements'> {
-  const stock: [JarLot['product'], JarLot['jar'], daysAgo: number, stored: number, left: number][] = [
-    ['tomatoes-crushed', 'quart', 349, 21, 2],
-    ['tomatoes-crushed', 'quart', 335, 14, 3],
-    ['tomatoes-whole-in-water', 'quart', 342, 14, 4],
-    ['tomato-sauce-thin', 'pint', 371, 9, 3],
-    ['tomato-sauce-thin', 'pint', 328, 18, 7],
-    ['plums', 'pint', 345, 18, 5],
-  ];
-  const lots: JarLot[] = [];
-  const movements: Movement[] = [];
-  for (const [product, jar, daysAgo, stored, left] of stock) {
-    const madeAt = demoNow - daysAgo * DAY;
-    const id = idOf(`${product} ${daysAgo}`);
-    lots.push({ id, product, jar, place: 'shelf', madeAt, keepsUntil: bestBy(madeAt) });
-    movements.push({ id: idOf(`stored ${id}`), lotId: id, kind: 'stored', jars: stored, at: madeAt + DAY });
-    const taken = stored - left;
-    for (let jarNumber = 1; jarNumber <= taken; jarNumber++) {
-      const at = Math.round(madeAt + 30 * DAY + ((daysAgo - 45) * DAY * jarNumber) / taken);
-      movements.push({ id: idOf(`taken ${jarNumber} ${id}`), lotId: id, kind: 'taken', jars: 1, at });
-    }
-  }
-  return { lots, movements };
 }

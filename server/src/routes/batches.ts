@@ -98,7 +98,7 @@ function keepBatch(db: Database, batch: Batch): Promise<boolean> {
         );
       }
     }
-    await insertParts(tables, batch, transaction);
+    await insertParts(tables, [batch], transaction);
     return true;
   });
 }

@@ -14,18 +14,22 @@ export function householdRoute(db: Database, clock: Clock): Router {
       res.json(await readState(db, clock));
     })
     .put('/household', async (req, res) => {
-      const { canners, kitchen, ownJars, ...household } = v.parse(Household, req.body);
+      const settings = v.parse(Household, req.body);
+      const { canners, kitchen, ownJars, places, bestMonths, ...household } = settings;
       // A page of an older version does not know of these: what was kept stays.
-      const told = { ...('kitchen' in req.body && { kitchen }), ...('ownJars' in req.body && { ownJars }) };
+      const later = { kitchen, ownJars, places, bestMonths };
+      const told = Object.fromEntries(Object.entries(later).filter(([part]) => part in req.body));
       await db.write(async (transaction) => {
         await db.tables.households.update({ ...household, ...told }, { where: { id: 1 }, transaction });
+        // What is set aside does not count as there to be eaten.
+        if ('places' in req.body) transaction.afterCommit(() => db.pantry.load());
         await db.tables.canners.destroy({ where: {}, transaction });
         await db.tables.canners.bulkCreate(
           canners.map((canner, position) => ({ ...canner, position })),
           { transaction },
         );
       });
-      res.json({ kitchen, ownJars, ...household, canners });
+      res.json(settings);
     })
     .put('/clock', async (req, res) => {
       const { offsetMs } = v.parse(ClockSchema, req.body);

@@ -83,9 +83,5 @@ async function storeJars(
     throw new Problem(422, 'seal-check', reason);
   }
   const { lots, movements } = sealCheck(batch, state, event);
-  await db.tables.lots.bulkCreate(
-    lots.map((lot) => ({ ...lot, loadId: lot.loadId ?? null })),
-    { transaction },
-  );
-  await db.tables.movements.bulkCreate(movements, { transaction });
+  await db.pantry.enterLots(lots, movements, transaction);
 }

@@ -4,6 +4,8 @@ import * as handbook from './0002-handbook';
 import * as harvest from './0003-harvest';
 import * as canners from './0004-canners';
 import * as kitchen from './0005-kitchen';
+import * as pantry from './0006-pantry';
+import * as season from './0007-season';
 
 /** In the order they run. Forward only: a landed migration is never changed, the next one goes below it. */
 export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -12,4 +14,6 @@ export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Pr
   { name: '0003-harvest', up: harvest.up },
   { name: '0004-canners', up: canners.up },
   { name: '0005-kitchen', up: kitchen.up },
+  { name: '0006-pantry', up: pantry.up },
+  { name: '0007-season', up: season.up },
 ];

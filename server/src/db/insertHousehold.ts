@@ -1,0 +1,86 @@
+import { type Transaction } from 'sequelize';
+import { type BackupData } from '@hoddle/contract/backup';
+import { type Batch } from '@hoddle/core/day/batch';
+import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
+import { insertParts } from './insertParts';
+import { lotRow, movementRow } from './pantryBook';
+import { type Table, type Tables } from './tables';
+
+/** Tables in an order in which nothing refers to what is not there yet; they are emptied from the last to the first. */
+const FILLED = [
+  'canners',
+  'plantings',
+  'gardenLooks',
+  'picks',
+  'lotChanges',
+  'ownMeasures',
+  'batches',
+  'uses',
+  'loads',
+  'batchRecords',
+  'events',
+  'dayEvents',
+  'lots',
+  'movements',
+  'checkedRows',
+  'sources',
+  'goals',
+  'hardwareMoves',
+  'shoppingTicks',
+] as const satisfies readonly (keyof Tables)[];
+
+/** Empties every table but the household's own row. */
+export async function emptyHousehold(tables: Tables, transaction: Transaction): Promise<void> {
+  for (const table of [...FILLED].reverse()) await (tables[table] as Table<object>).destroy({ where: {}, transaction });
+}
+
+/** Fills empty tables with a whole household. */
+export async function insertHousehold(tables: Tables, data: BackupData, transaction: Transaction): Promise<void> {
+  const { canners, ...settings } = data.household;
+  const { demoOffsetMs, mark, season } = data;
+  const { days: seasonDays, plan: seasonPlan, pins: seasonPins } = season;
+  const kept = { ...settings, demoOffsetMs, mark, seasonDays, seasonPlan, seasonPins };
+  await tables.households.update(kept, { where: { id: 1 }, transaction });
+  await tables.canners.bulkCreate(
+    canners.map((canner, position) => ({ ...canner, position })),
+    { transaction },
+  );
+  await tables.plantings.bulkCreate(data.plantings, { transaction });
+  await tables.gardenLooks.bulkCreate(data.gardenLooks, { transaction });
+  await tables.picks.bulkCreate(data.picks, { transaction });
+  await tables.lotChanges.bulkCreate(data.lotChanges, { transaction });
+  await tables.ownMeasures.bulkCreate(data.ownMeasures, { transaction });
+  const batches = data.batches as Batch[];
+  const rows = batches.map(({ uses: _, loads: __, ingredients = null, pressurePsi = null, againOf = null, ...row }) => {
+    return { ...row, ingredients, pressurePsi, againOf };
+  });
+  await insertRows(tables.batches, rows, transaction);
+  await insertParts(tables, batches, transaction);
+  await tables.batchRecords.bulkCreate(data.batchRecords, { transaction });
+  const events = data.events.map(({ id, loadId, type, at, ...detail }) => ({ id, loadId, type, at, detail }));
+  await insertRows(tables.events, events, transaction);
+  const steps = data.dayEvents.map(({ id, day, type, at, ...detail }) => ({ id, day, type, at, detail }));
+  await tables.dayEvents.bulkCreate(steps, { transaction });
+  await insertRows(tables.lots, (data.lots as JarLot[]).map(lotRow), transaction);
+  await insertRows(tables.movements, (data.movements as Movement[]).map(movementRow), transaction);
+  await tables.checkedRows.bulkCreate(data.checkedRows, { transaction });
+  await tables.sources.bulkCreate(data.sources as never[], { transaction });
+  await tables.goals.bulkCreate(data.goals, { transaction });
+  await tables.shoppingTicks.bulkCreate(
+    season.ticked.map((key) => ({ key })),
+    { transaction },
+  );
+  await tables.hardwareMoves.bulkCreate(
+    data.hardwareMoves.map(({ size = null, ...move }) => ({ ...move, size })),
+    { transaction },
+  );
+}
+
+/** So many rows a statement: one of sixty thousand would be many megabytes of SQL. */
+const AT_ONCE = 1_000;
+
+async function insertRows<Row extends object>(table: Table<Row>, rows: readonly Row[], transaction: Transaction) {
+  for (let from = 0; from < rows.length; from += AT_ONCE) {
+    await table.bulkCreate(rows.slice(from, from + AT_ONCE) as never[], { transaction });
+  }
+}

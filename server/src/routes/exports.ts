@@ -1,0 +1,26 @@
+import { Router } from 'express';
+import * as v from 'valibot';
+import { ExportQuery } from '@hoddle/contract/exportQuery';
+import { exportCsv } from '@hoddle/core/formats/exportTables';
+import { type Database } from '../db/openDatabase';
+import { all, readBatches, readBatchRecords, readHousehold, readSettings } from '../db/readState';
+
+/** `GET /api/export?table=jars`: picks, batches, jars or movements as CSV, with a byte order mark for spreadsheets. */
+export function exportsRoute(db: Database): Router {
+  return Router().get('/export', async (req, res) => {
+    const { table } = v.parse(ExportQuery, req.query);
+    const { mark } = await readHousehold(db);
+    const { places, bestMonths } = await readSettings(db);
+    const csv = exportCsv(table, {
+      mark,
+      places,
+      bestMonths,
+      picks: table === 'picks' ? await all(db.tables.picks, [['pickedAt', 'ASC']]) : [],
+      batches: table === 'batches' ? await readBatches(db) : [],
+      batchRecords: table === 'batches' ? await readBatchRecords(db) : [],
+      lots: [...db.pantry.all.allLots()],
+      movements: [...db.pantry.all.allMovements()],
+    });
+    res.attachment(`hoddle-${table}.csv`).type('text/csv').send(`\uFEFF${csv}`);
+  });
+}

@@ -1,0 +1,42 @@
+import { type HouseholdState } from '@hoddle/contract/householdState';
+import { type Batch } from '@hoddle/core/day/batch';
+import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
+import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
+import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { stockedLots } from '@hoddle/core/pantry/shelf';
+import { type HouseholdSource } from '@hoddle/core/process/householdSource';
+import { localDay } from '@hoddle/core/season/givenDays';
+import { type SeasonHousehold } from '@hoddle/core/season/seasonOfHousehold';
+import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
+import { learnYields } from '@hoddle/core/yields/yieldModel';
+
+/** What a season is planned from, out of all that is kept of a household. @param altitudeFt set already */
+export function seasonHousehold(state: HouseholdState, altitudeFt: number, now: number): SeasonHousehold {
+  const { household, season } = state;
+  const { canners, ownJars, kitchen, burners, places, bestMonths } = household;
+  const batches = batchesNow(state.batches as Batch[], state.dayEvents as DayEvent[], state.events as KitchenEvent[]);
+  const today = localDay(now);
+  return {
+    ...{ altitudeFt, canners, ownJars, batches },
+    setup: { ...kitchen, burners },
+    picks: state.picks,
+    lotChanges: state.lotChanges,
+    plantings: state.plantings,
+    looks: state.gardenLooks,
+    stocked: stockedLots(state.lots, state.movements, places, bestMonths),
+    storedLoads: new Set(state.lots.flatMap(({ loadId }) => loadId ?? [])),
+    goals: state.goals,
+    hardware: state.hardware,
+    hardwareMoves: state.hardwareMoves,
+    pages: {
+      checkedRows: new Map(state.checkedRows.map(({ rowId, checkedOn }) => [rowId, checkedOn])),
+      sources: state.sources as HouseholdSource[],
+    },
+    learned: learnYields(state.batchRecords as BatchRecord[], now),
+    daysGiven: season.days,
+    pins: season.pins.filter(({ day }) => day >= today),
+    before: (season.plan?.days ?? []).flatMap(({ day, batches: planned }) =>
+      planned.map(({ recipe }) => ({ day, recipe })),
+    ),
+  };
+}
