@@ -1,5 +1,7 @@
 import { type Kitchen } from '@hoddle/contract/household';
 import { type HouseholdState } from '@hoddle/contract/householdState';
+import { NO_SEASON } from '@hoddle/contract/season';
+import { USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
 
 /** Its own copy: a household's settings are changed. */
@@ -12,7 +14,18 @@ function usualKitchen(): Kitchen {
 export const EMPTY_HOUSEHOLD: HouseholdState = {
   now: 0,
   demoOffsetMs: null,
-  household: { name: '', altitudeFt: null, units: 'us', burners: 4, canners: [], kitchen: usualKitchen(), ownJars: [] },
+  mark: 0,
+  household: {
+    name: '',
+    altitudeFt: null,
+    units: 'us',
+    burners: 4,
+    canners: [],
+    kitchen: usualKitchen(),
+    ownJars: [],
+    places: [...USUAL_PLACES] as HouseholdState['household']['places'],
+    bestMonths: 12,
+  },
   picks: [],
   lotChanges: [],
   plantings: [],
@@ -24,6 +37,11 @@ export const EMPTY_HOUSEHOLD: HouseholdState = {
   dayEvents: [],
   lots: [],
   movements: [],
+  use: [],
+  goals: [],
+  hardwareMoves: [],
+  hardware: [],
+  season: NO_SEASON(),
   checkedRows: [],
   sources: [],
 };

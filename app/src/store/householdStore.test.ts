@@ -96,3 +96,23 @@ test('what the server does not take is told and leaves the screen; what comes af
   await settle();
   expect(server.kept).toHaveLength(1);
 });
+
+test('what the server kept is there when the page is opened again, even before the browser had written it down', async () => {
+  pretendServer();
+  const { settled: before } = useHouseholdStore.getState();
+  const pick = basket();
+  useHouseholdStore.getState().enter({ kind: 'pick', pick });
+  await settle();
+  // Without a database nothing is held back for it; with one it would wait there until written.
+  expect(useHouseholdStore.getState()).toMatchObject({ waiting: [], settled: before, state: { picks: [pick] } });
+});
+
+test('what the server tells again unchanged stays the same object: nothing is worked out anew from it', async () => {
+  pretendServer();
+  await useHouseholdStore.getState().sync();
+  const before = useHouseholdStore.getState().server;
+  await useHouseholdStore.getState().sync();
+  const after = useHouseholdStore.getState().server;
+  expect(after?.batches).toBe(before?.batches);
+  expect(after?.household).toBe(before?.household);
+});

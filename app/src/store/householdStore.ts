@@ -2,12 +2,14 @@ import { type HouseholdState } from '@hoddle/contract/householdState';
 import { v7 as uuidV7 } from 'uuid';
 import { type Household } from '@hoddle/contract/household';
 import { USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
+import isSame from 'fast-deep-equal';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { fetchState, moveDemoClock, send } from './api';
 import { NOTHING_MORE } from '@hoddle/core/yields/batchRecord';
 import { EMPTY_HOUSEHOLD } from './emptyHousehold';
 import { steadyAhead } from './householdClock';
+import { keepState, readKept } from './keptState';
 import { applyWrite, type Write } from './write';
 
 export interface WaitingWrite {
@@ -20,6 +22,8 @@ interface HouseholdStore {
   server: HouseholdState | undefined;
   /** Entered here and not kept by the server yet, in order. */
   waiting: readonly WaitingWrite[];
+  /** Kept by the server, and not yet in what this browser knows of the household: laid over that when it is opened again. */
+  settled: readonly WaitingWrite[];
   /** The server's state with what waits laid over it: what every screen shows. */
   state: HouseholdState | undefined;
   /** What the server did not take, and why. */
@@ -38,6 +42,9 @@ interface HouseholdStore {
 
 const RETRY_MS = 3_000;
 
+/** After something of this screen's own was sent, so long until the household is asked for anew. */
+const REST_MS = 700;
+
 type Kept = Pick<HouseholdStore, 'server' | 'waiting'> & Partial<Pick<HouseholdStore, 'aheadMs'>>;
 
 /**
@@ -54,7 +61,10 @@ function broughtUp({ server, waiting }: Kept): Kept {
     if (write.kind !== 'batch-record') return { id, write };
     return { id, write: { ...write, record: { ...NOTHING_MORE, ...write.record } } };
   });
-  const brought = { ...EMPTY_HOUSEHOLD, ...server, household, picks, batchRecords } as HouseholdState;
+  const lots = server.lots.map((lot) => ({ ...newInALot(lot.place), ...lot }));
+  // Until there was a season, all that was wanted mattered alike.
+  const goals = (server.goals ?? []).map((goal) => ({ ...{ priority: 'want' as const }, ...goal }));
+  const brought = { ...EMPTY_HOUSEHOLD, ...server, household, picks, batchRecords, lots, goals } as HouseholdState;
   return { server: brought, waiting: mended };
 }
 
@@ -77,6 +87,11 @@ const NEW_IN_A_CANNER = {
   testFits: [],
 } as const;
 
+/** Until there were places, only jars that did not seal came to the refrigerator. */
+function newInALot(place: string) {
+  return { seal: place === 'refrigerator' ? 'unsealed' : 'sealed', jarsBefore: 0 } as const;
+}
+
 /** What a pick did not tell before the garden was set up. */
 const NEW_IN_A_PICK = { ripeness: 'ripe', source: 'garden', plantingId: null } as const;
 
@@ -90,6 +105,7 @@ export const useHouseholdStore = create<HouseholdStore>()(
     (set, get) => ({
       server: undefined,
       waiting: [],
+      settled: [],
       state: undefined,
       refused: undefined,
       noSignalSince: undefined,
@@ -111,16 +127,40 @@ export const useHouseholdStore = create<HouseholdStore>()(
     }),
     {
       name: 'hoddle',
-      version: 5,
+      version: 7,
       migrate: (kept) => broughtUp(kept as Kept),
       storage: createJSONStorage(() => localStorage),
-      partialize: ({ server, waiting, aheadMs }) => ({ server, waiting, aheadMs }),
+      // The household itself is too large for this: keptState has it.
+      partialize: ({ waiting, settled, aheadMs }) => ({ waiting, settled, aheadMs }),
       onRehydrateStorage: () => (store) => {
-        if (store) useHouseholdStore.setState({ state: laidOver(store.server, store.waiting) });
+        // Once the store is there: what was kept can be read before it is.
+        if (store) void Promise.resolve().then(() => recall(store));
       },
     },
   ),
 );
+
+/** Shows what this browser knew of the household, until the server tells. */
+async function recall({ server, waiting }: Pick<HouseholdStore, 'server' | 'waiting'>): Promise<void> {
+  // A page of an older version kept it beside what waits.
+  if (server) keepServer(server);
+  const { settled } = useHouseholdStore.getState();
+  // It may have been kept by a page that did not know of a part of it.
+  const kept = server ? undefined : await readKept();
+  const known = server ?? laidOver(kept && broughtUp({ server: kept, waiting: [] }).server, settled);
+  const now = useHouseholdStore.getState();
+  if (!known || (now.server && now.server !== server)) return;
+  useHouseholdStore.setState({ server: known, state: laidOver(known, server ? waiting : now.waiting) });
+}
+
+/** Keeps what the server told; what was settled until then is in it. */
+function keepServer(server: HouseholdState): void {
+  const known = new Set(useHouseholdStore.getState().settled.map(({ id }) => id));
+  keepState(server, () => {
+    const { settled } = useHouseholdStore.getState();
+    if (known.size > 0) useHouseholdStore.setState({ settled: settled.filter(({ id }) => !known.has(id)) });
+  });
+}
 
 type Get = () => HouseholdStore;
 type Set = (part: Partial<HouseholdStore>) => void;
@@ -148,6 +188,7 @@ async function syncOnce(get: Get, set: Set): Promise<void> {
 
 async function run(get: Get, set: Set): Promise<void> {
   clearTimeout(retry);
+  const own = get().waiting.length > 0;
   for (let first = get().waiting[0]; first; first = get().waiting[0]) {
     const { id, write } = first;
     const result = await send(write);
@@ -156,13 +197,31 @@ async function run(get: Get, set: Set): Promise<void> {
     const known = get().server;
     const server = known && result.kind === 'kept' ? applyWrite(known, write) : known;
     const refused = result.kind === 'refused' ? { write, message: result.message } : get().refused;
-    set({ server, waiting, refused, state: laidOver(server, waiting) });
+    const settled = result.kind === 'kept' ? [...get().settled, first] : get().settled;
+    set({ server, waiting, settled, refused, state: laidOver(server, waiting) });
+    if (server) keepServer(server);
+  }
+  // What was sent is on the screen already; the rest is asked for when the hand rests.
+  if (own && get().server && get().noSignalSince === undefined) {
+    retry = setTimeout(() => void get().sync(), REST_MS);
+    return;
   }
   const fetched = await fetchState();
   if (!fetched) return lostSignal(get, set);
-  const { state: server } = fetched;
+  const server = unchangedKept(get().server, fetched.state);
   const aheadMs = steadyAhead(fetched.clock, server.demoOffsetMs, get().aheadMs);
   set({ server, aheadMs, noSignalSince: undefined, state: laidOver(server, get().waiting) });
+  keepServer(server);
+}
+
+/** Parts that are as they were stay the same objects: what is worked out from them is not worked out again. */
+function unchangedKept(before: HouseholdState | undefined, now: HouseholdState): HouseholdState {
+  if (!before) return now;
+  const parts = Object.entries(now).map(([part, told]) => {
+    const known = before[part as keyof HouseholdState];
+    return [part, isSame(known, told) ? known : told];
+  });
+  return Object.fromEntries(parts) as HouseholdState;
 }
 
 function lostSignal(get: Get, set: Set): void {

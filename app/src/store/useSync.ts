@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { SCREEN_ID } from './api';
 import { watchClock } from './householdClock';
 import { useHouseholdStore } from './householdStore';
 
@@ -17,7 +18,8 @@ export function useSync(): void {
     const listen = () => {
       if (line || typeof EventSource === 'undefined') return;
       line = new EventSource('/api/changes');
-      line.onmessage = sync;
+      // What this screen wrote itself it knows.
+      line.onmessage = ({ data }: MessageEvent<string>) => data !== `changed ${SCREEN_ID}` && sync();
     };
     const look = () => {
       // A page nobody sees keeps no line open: a browser has few of them.

@@ -4,7 +4,9 @@ import { type Batch } from '@hoddle/core/day/batch';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { type Planting } from '@hoddle/core/harvest/planting';
-import { jarsInLot } from '@hoddle/core/pantry/jarLot';
+import { type JarLot, jarCounts, type Movement } from '@hoddle/core/pantry/jarLot';
+import { type ShelfGoal } from '@hoddle/core/pantry/shelfGoal';
+import { type HardwareMove } from '@hoddle/core/supplies/hardware';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import fc from 'fast-check';
@@ -100,6 +102,26 @@ const record: BatchRecord = {
   learnFrom: true,
 };
 
+const old: Omit<JarLot, 'loadId' | 'fromLotId'> = {
+  id: 'old',
+  product: 'plums',
+  jar: 'pint',
+  place: 'shelf',
+  seal: 'sealed',
+  madeAt: START - 300 * 24 * HOUR,
+  keepsUntil: START + 65 * 24 * HOUR,
+};
+const drawer: HardwareMove = {
+  id: 'drawer',
+  kind: 'jar',
+  size: 'pint',
+  mouth: 'regular',
+  way: 'found',
+  count: 10,
+  at: START,
+};
+const goal: ShelfGoal = { product: 'plums', jar: 'pint', jars: 12, perMonth: null, priority: 'want' };
+
 /** The path of a pick and of one load, as it is entered. */
 const PATH: readonly Write[] = [
   {
@@ -112,6 +134,8 @@ const PATH: readonly Write[] = [
       canners: [],
       kitchen: EMPTY_HOUSEHOLD.household.kitchen,
       ownJars: [],
+      places: EMPTY_HOUSEHOLD.household.places,
+      bestMonths: 12,
     },
   },
   {
@@ -131,6 +155,24 @@ const PATH: readonly Write[] = [
   { kind: 'event', event: { id: 'out', loadId: 'load', type: 'jars-out', at: at(1.6) } },
   { kind: 'event', event: check },
   { kind: 'movement', movement: { id: 'take', lotId: 'on-shelf', kind: 'taken', jars: 1, at: at(20) } },
+  { kind: 'hardware-move', move: drawer },
+  { kind: 'goal', goal },
+  { kind: 'jars-in', jars: { id: 'file', at: at(21), rows: [{ lot: old, jars: 4 }] } },
+  {
+    kind: 'movement',
+    movement: {
+      id: 'open',
+      lotId: 'old',
+      kind: 'opened',
+      jars: 1,
+      at: at(22),
+      intoLotId: 'opened',
+      toPlace: 'refrigerator',
+    },
+  },
+  { kind: 'movement', movement: { id: 'eaten', lotId: 'old', kind: 'taken', jars: 1, at: at(23) } },
+  { kind: 'movement', movement: { id: 'slip', lotId: 'old', kind: 'taken', jars: 1, at: at(24) } },
+  { kind: 'movement', movement: { id: 'back', lotId: 'old', kind: 'undone', jars: 1, at: at(24), undoes: 'slip' } },
   { kind: 'row-checked', check: { rowId: 'row', checkedOn: '2026-08-29' } },
   { kind: 'source', source },
 ];
@@ -139,10 +181,16 @@ const empty = { ...EMPTY_HOUSEHOLD, now: START };
 
 test('the path of a load shows on the screen as the server will have it', () => {
   const state = PATH.reduce(applyWrite, empty);
-  expect(state.lots.map(({ id, place }) => [id, place, jarsInLot(id, state.movements)])).toEqual([
+  const counts = jarCounts(state.lots as JarLot[], state.movements as Movement[]);
+  expect(state.lots.map(({ id, place }) => [id, place, counts.get(id)])).toEqual([
     ['on-shelf', 'shelf', 1],
     ['cold', 'refrigerator', 1],
+    ['old', 'shelf', 2],
+    ['opened', 'refrigerator', 1],
   ]);
+  // One pint was emptied and is back; the slip was none.
+  expect(state.hardware).toEqual([{ kind: 'jar', size: 'pint', mouth: 'regular', count: 11 }]);
+  expect(state.goals).toEqual([goal]);
 });
 
 test('what is entered twice, or sent again, shows once', () => {
@@ -205,7 +253,7 @@ test('every write has an address and words of its own', () => {
   ];
   for (const write of all) {
     expect(requestOf(write).path).toMatch(
-      /^\/(household|picks|batches|kitchen\/events|movements|checked-rows|sources|lot-changes|plantings|garden-looks|own-measures|batch-records)/,
+      /^\/(household|picks|batches|kitchen\/events|movements|checked-rows|sources|lot-changes|plantings|garden-looks|own-measures|batch-records|jars-in|goals|hardware-moves)/,
     );
     expect(wordsOf(write)).not.toBe('');
   }

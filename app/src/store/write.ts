@@ -1,4 +1,5 @@
 import { type CheckRequest } from '@hoddle/contract/checkedRow';
+import { type JarsIn } from '@hoddle/contract/jarLot';
 import { type Household } from '@hoddle/contract/household';
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
@@ -13,9 +14,15 @@ import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { loadState } from '@hoddle/core/kitchen/loadState';
 import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { type Movement } from '@hoddle/core/pantry/jarLot';
+import { type ShelfGoal } from '@hoddle/core/pantry/shelfGoal';
+import { type HardwareMove } from '@hoddle/core/supplies/hardware';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
+import { type DaysGiven } from '@hoddle/core/season/givenDays';
+import { type SeasonPin } from '@hoddle/core/season/seasonProblem';
+import { type SeasonReport } from '@hoddle/core/season/seasonReport';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
+import { withGoal, withHardwareMove, withJarsIn, withMovement, withNewLots, withRow } from './pantryWrites';
 
 /** Something entered here that the server is to keep. It can be sent twice without harm. */
 export type Write =
@@ -37,6 +44,12 @@ export type Write =
   | { kind: 'event'; event: KitchenEvent }
   | { kind: 'day-event'; event: DayEvent }
   | { kind: 'movement'; movement: Movement }
+  | { kind: 'jars-in'; jars: JarsIn }
+  | { kind: 'goal'; goal: ShelfGoal }
+  | { kind: 'hardware-move'; move: HardwareMove }
+  | { kind: 'season-days'; days: DaysGiven }
+  | { kind: 'season-plan'; plan: SeasonReport | null; pins: readonly SeasonPin[] }
+  | { kind: 'shopping-tick'; key: string; ticked: boolean }
   | { kind: 'row-checked'; check: CheckRequest }
   | { kind: 'source'; source: HouseholdSource }
   | { kind: 'source-struck'; sourceId: string };
@@ -86,6 +99,18 @@ export function requestOf(write: Write): WriteRequest {
       return { method: 'POST', path: '/kitchen/day-events', body: write.event };
     case 'movement':
       return { method: 'POST', path: '/movements', body: write.movement };
+    case 'jars-in':
+      return { method: 'POST', path: '/jars-in', body: write.jars };
+    case 'goal':
+      return { method: 'PUT', path: '/goals', body: write.goal };
+    case 'hardware-move':
+      return { method: 'POST', path: '/hardware-moves', body: write.move };
+    case 'season-days':
+      return { method: 'PUT', path: '/season-days', body: write.days };
+    case 'season-plan':
+      return { method: 'PUT', path: '/season-plan', body: { plan: write.plan, pins: write.pins } };
+    case 'shopping-tick':
+      return { method: 'PUT', path: '/shopping-ticks', body: { key: write.key, ticked: write.ticked } };
     case 'row-checked':
       return { method: 'PUT', path: '/checked-rows', body: write.check };
     case 'source':
@@ -143,7 +168,23 @@ export function applyWrite(state: HouseholdState, write: Write): HouseholdState 
         dayEvents: withRow(state.dayEvents as DayEvent[], write.event) as HouseholdState['dayEvents'],
       };
     case 'movement':
-      return { ...state, movements: withRow(state.movements, write.movement) };
+      return withMovement(state, write.movement);
+    case 'jars-in':
+      return withJarsIn(state, write.jars);
+    case 'goal':
+      return { ...state, goals: withGoal(state.goals, write.goal) };
+    case 'hardware-move':
+      return withHardwareMove(state, write.move);
+    case 'season-days':
+      return withSeason(state, { days: write.days as HouseholdState['season']['days'] });
+    case 'season-plan': {
+      const { plan, pins } = write as unknown as HouseholdState['season'];
+      return withSeason(state, { plan, pins });
+    }
+    case 'shopping-tick': {
+      const others = state.season.ticked.filter((key) => key !== write.key);
+      return withSeason(state, { ticked: write.ticked ? [...others, write.key].sort() : others });
+    }
     case 'row-checked':
       return { ...state, checkedRows: withMark(state.checkedRows, write.check) };
     case 'source':
@@ -156,8 +197,8 @@ export function applyWrite(state: HouseholdState, write: Write): HouseholdState 
   }
 }
 
-function withRow<Row extends { id: string }>(rows: readonly Row[], row: Row): Row[] {
-  return [...rows.filter(({ id }) => id !== row.id), row];
+function withSeason(state: HouseholdState, part: Partial<HouseholdState['season']>): HouseholdState {
+  return { ...state, season: { ...state.season, ...part } };
 }
 
 function withMeasure(measures: HouseholdState['ownMeasures'], measure: OwnMeasure) {
@@ -179,12 +220,12 @@ function withEvent(state: HouseholdState, event: KitchenEvent): HouseholdState {
   const told = toldOf(load, batches, state.events as KitchenEvent[]).filter(({ id }) => id !== event.id);
   const before = loadState(loadOrder(batch, load, batches), told);
   const { lots, movements } = sealCheck(batch, before, event);
-  return {
-    ...state,
-    events,
-    lots: lots.reduce<HouseholdState['lots']>(withRow, state.lots),
-    movements: movements.reduce<HouseholdState['movements']>(withRow, state.movements),
-  };
+  return withNewLots({ ...state, events }, lots, movements);
+}
+
+function movementWords({ kind, jars }: Movement): string {
+  if (kind === 'undone') return 'undone';
+  return kind === 'taken' ? `took ${jars}` : `${kind} ${jars}`;
 }
 
 const LOT_CHANGE_WORDS: Readonly<Record<LotChange['kind'], string>> = {
@@ -233,9 +274,19 @@ export function wordsOf(write: Write): string {
     case 'day-event':
       return write.event.type.replaceAll('-', ' ');
     case 'movement':
-      return write.movement.kind === 'taken'
-        ? `took ${write.movement.jars}`
-        : `${write.movement.kind} ${write.movement.jars}`;
+      return movementWords(write.movement);
+    case 'jars-in':
+      return write.jars.rows.length === 1 ? 'jars put on the shelf' : `${write.jars.rows.length} rows of jars`;
+    case 'goal':
+      return 'what is wanted';
+    case 'hardware-move':
+      return write.move.kind === 'jar' ? 'empty jars' : `${write.move.kind.replace('-', ' ')}s`;
+    case 'season-days':
+      return 'the days given';
+    case 'season-plan':
+      return 'the season’s plan';
+    case 'shopping-tick':
+      return 'the shopping list';
     case 'row-checked':
       return write.check.checkedOn === null ? 'a mark taken back' : 'a row checked';
     case 'source':

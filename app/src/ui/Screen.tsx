@@ -22,6 +22,8 @@ interface ScreenProps {
   /** Entries done in one go cover the stations. */
   withoutStations?: boolean;
   headSide?: ReactNode;
+  /** Its content scrolls by itself: a long list draws only what is seen. */
+  ownScroll?: boolean;
   children: ReactNode;
 }
 
@@ -35,6 +37,7 @@ export function Screen({
   bleed,
   withoutStations,
   headSide,
+  ownScroll,
   children,
 }: ScreenProps) {
   const wide = useIsWide();
@@ -61,9 +64,13 @@ export function Screen({
           </View>
           {headSide}
         </View>
-        <ScrollView className="flex-1" contentContainerClassName={`${bleed ? '' : wide ? 'px-8' : 'px-4'} pb-6`}>
-          {children}
-        </ScrollView>
+        {ownScroll ? (
+          <View className="flex-1">{children}</View>
+        ) : (
+          <ScrollView className="flex-1" contentContainerClassName={`${bleed ? '' : wide ? 'px-8' : 'px-4'} pb-6`}>
+            {children}
+          </ScrollView>
+        )}
         {foot && (
           <View
             className={`bg-plate pb-4 pt-3 ${wide ? 'px-8' : 'px-4'}`}

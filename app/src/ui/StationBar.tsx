@@ -1,4 +1,5 @@
 import { Link } from 'expo-router';
+import { memo } from 'react';
 import { Pressable, useWindowDimensions, View } from 'react-native';
 import { StationIcon, type Station } from './StationIcon';
 import { Words } from './Words';
@@ -20,7 +21,7 @@ export function useIsWide(): boolean {
 }
 
 /** The five stations: a bar along the bottom, or a rail on a wide screen. */
-export function StationBar({ at }: { at: Station }) {
+export const StationBar = memo(function StationBar({ at }: { at: Station }) {
   const wide = useIsWide();
   return (
     <View
@@ -60,4 +61,4 @@ export function StationBar({ at }: { at: Station }) {
       })}
     </View>
   );
-}
+});

@@ -27,8 +27,13 @@ export function dayAndDate(at: number): string {
 
 /** "Sep 25": month and year on a tag. */
 export function monthAndYear(at: number): string {
-  return format(at, 'MMM yy');
+  const known = monthWords.get(at) ?? format(at, 'MMM yy');
+  monthWords.set(at, known);
+  return known;
 }
+
+/** A full shelf says the same months hundreds of times. */
+const monthWords = new Map<number, string>();
 
 /** "31:20" of minutes and seconds left; a begun second counts, so that 0:00 is only shown when the time is up. */
 export function countdown(leftMs: number): string {

@@ -6,7 +6,7 @@ import { type WayOut } from '@hoddle/core/day/whatGives';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { widestCanner } from '@/features/canner/widestCanner';
+import { widestCanner } from '@hoddle/core/canner/widestCanner';
 import { useDayPlanStore } from '@/store/dayPlanStore';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';

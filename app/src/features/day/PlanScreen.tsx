@@ -19,6 +19,7 @@ import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
+import { SeasonLink } from '@/features/season/SeasonLink';
 import { DayStrip } from './DayStrip';
 import { NoDay } from './NoDay';
 import { NotSoPart } from './NotSoPart';
@@ -53,6 +54,7 @@ const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {
       <View className={`pb-2 ${wide ? 'px-8' : 'px-4'}`}>
         {next && !day.live && <SearchPart day={day} />}
         <NotSoPart day={day} />
+        <SeasonLink />
         {planned && (
           <Words size="label" tone="ink-2">
             Solid: your hands. Hollow: it waits.

@@ -6,7 +6,7 @@ import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type LoadPhase, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { isSameDay } from 'date-fns';
-import { stateOf } from '@/features/kitchen/useLoad';
+import { standingLoads } from '@/features/kitchen/standingLoads';
 import { isoDay } from '@/ui/clockWords';
 import { heatUpsTaken, restsTaken } from './cannerTimes';
 import { pacesOf } from './pacesOf';
@@ -20,9 +20,7 @@ const OUT_OF_CANNER: readonly LoadPhase[] = ['cooling', 'checked'];
 
 /** Where every load of the household stands, by its id. */
 export function statesOf(batches: readonly Batch[], events: readonly KitchenEvent[]): Map<string, LoadState> {
-  return new Map(
-    batches.flatMap((batch) => batch.loads.map((load) => [load.id, stateOf(batch, load, batches, events)] as const)),
-  );
+  return new Map(standingLoads(batches, events).map(({ load, state }) => [load.id, state]));
 }
 
 /** The batches of a date, in the order they begin. */

@@ -1,11 +1,9 @@
 import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
-import { guestsOf } from '@hoddle/core/day/sharedLoad';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
-import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
-import { type LoadOrder, loadState, type LoadState } from '@hoddle/core/kitchen/loadState';
-import { toldOf } from '@hoddle/core/kitchen/toldOf';
-import { useMemo } from 'react';
+import { type LoadOrder, type LoadState } from '@hoddle/core/kitchen/loadState';
+import memoizeOne from 'memoize-one';
 import { useHousehold } from '@/store/useHousehold';
+import { standingLoads } from './standingLoads';
 
 export interface RunningLoad {
   readonly batch: Batch;
@@ -16,33 +14,20 @@ export interface RunningLoad {
   readonly besides: number;
 }
 
-/** Where a load stands, from everything told of it and of the one it goes in with. */
-export function stateOf(
-  batch: Batch,
-  load: PlannedLoad,
-  batches: readonly Batch[],
-  events: readonly KitchenEvent[],
-): LoadState {
-  return loadState(loadOrder(batch, load, batches), toldOf(load, batches, events));
+/** Every load of the household with its state, in the order of their batches. */
+export function useLoads(): readonly RunningLoad[] {
+  const { batches, events } = useHousehold();
+  return runningLoads(batches, events);
 }
 
-/** Every load of the household with its state, in the order of their batches. */
-export function useLoads(): RunningLoad[] {
-  const { batches, events } = useHousehold();
-  return useMemo(
-    () =>
-      batches.flatMap((batch) =>
-        batch.loads.map((load) => ({
-          batch,
-          load,
-          order: loadOrder(batch, load, batches),
-          state: stateOf(batch, load, batches, events),
-          besides: guestsOf(load.id, batches).reduce((sum, guest) => sum + guest.load.jars, 0),
-        })),
-      ),
-    [batches, events],
-  );
-}
+const runningLoads = memoizeOne((batches: readonly Batch[], events: readonly KitchenEvent[]): RunningLoad[] => {
+  const loads = standingLoads(batches, events);
+  const besides = new Map<string, number>();
+  for (const { load } of loads) {
+    if (load.withLoadId !== undefined) besides.set(load.withLoadId, (besides.get(load.withLoadId) ?? 0) + load.jars);
+  }
+  return loads.map((each) => ({ ...each, besides: besides.get(each.load.id) ?? 0 }));
+});
 
 /** One load, or the one it goes in with; undefined when there is none of this id. */
 export function useLoad(loadId: string): RunningLoad | undefined {

@@ -1,147 +1,263 @@
-import { countJars, JARS } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
-import { shelfGroups, type ShelfGroup, type StockedLot } from '@hoddle/core/pantry/shelf';
+import { type Forecast } from '@hoddle/core/pantry/forecast';
+import { type Movement } from '@hoddle/core/pantry/jarLot';
+import { type StockedLot } from '@hoddle/core/pantry/shelf';
+import { takeAdvice } from '@hoddle/core/pantry/takeAdvice';
+import { placeOf } from '@hoddle/core/pantry/place';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
+import { FlatList, ScrollView, useWindowDimensions, View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold, useNow } from '@/store/useHousehold';
 import { dayAndDate, monthAndYear } from '@/ui/clockWords';
+import { ChipRadio } from '@/ui/ChipRadio';
 import { hueOfProduct } from '@/ui/colours';
-import { JarDrawing } from '@/ui/JarDrawing';
+import { JarDrawing, type JarLook } from '@/ui/JarDrawing';
 import { Key } from '@/ui/Key';
+import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
-import { JarFiles } from './JarFiles';
+import { Board, type BoardContent } from './Board';
+import { EatNextLine } from './EatNextLine';
+import { EmptyShelf } from './EmptyShelf';
 import { LidsToPress } from './LidsToPress';
+import { countOf, lastsWords } from './pantryWords';
+import { shortNow } from './shortage';
+import { useNeeds } from './SuppliesScreen';
+import { type BoardRow, needsPx, useBoards } from './useBoards';
+import { useMoveJars } from './useMoveJars';
+import { forecastOf, useForecasts, usePantry } from './usePantry';
 
 const QUART_PX = 62;
-
-/** What is to be eaten first stands first. */
-const PLACES = ['refrigerator', 'shelf'] as const;
+const RAIL_PX = 96;
+const MARGIN_PX = 16;
 
 /** The jars there are, on boards: the oldest in front, one tap takes it. */
 export function ShelfScreen() {
-  const { lots, movements } = useHousehold();
+  const router = useRouter();
   const wide = useIsWide();
+  const { width } = useWindowDimensions();
   const now = useNow(60_000);
+  const { household, goals } = useHousehold();
+  const { stocked } = usePantry();
+  const forecasts = useForecasts(now);
+  const [place, setPlace] = useState('all');
+  const [taken, setTaken] = useState<{ lot: StockedLot; movement: Movement }>();
+  const moves = useMoveJars();
+  const roomPx = wide ? width - RAIL_PX - 2 * MARGIN_PX : width;
+  // The drawings change by the day, not by the minute.
+  const day = Math.floor(now / 86_400_000) * 86_400_000;
+  const rows = useBoards({ place, roomPx, quartPx: QUART_PX, now: day });
+  const total = stocked.reduce((sum, lot) => sum + lot.jars, 0);
+  const wanted = goals.reduce((sum, { jars }) => sum + (jars ?? 0), 0);
   const enter = useHouseholdStore((store) => store.enter);
-  const [taken, setTaken] = useState<StockedLot>();
-  const groups = shelfGroups(lots, movements);
-  const total = groups.reduce((sum, group) => sum + group.jars, 0);
-  const move = (lot: StockedLot, kind: 'taken' | 'returned') => {
-    enter({ kind: 'movement', movement: { id: uuidV7(), lotId: lot.id, kind, jars: 1, at: householdNow() } });
-    setTaken(kind === 'taken' ? lot : undefined);
-  };
+  const take = useCallback(
+    (lot: StockedLot) => {
+      const movement: Movement = { id: uuidV7(), lotId: lot.id, kind: 'taken', jars: 1, at: householdNow() };
+      enter({ kind: 'movement', movement });
+      setTaken({ lot, movement });
+    },
+    [enter],
+  );
+  const filled = household.places.filter(({ id }) => stocked.some((lot) => lot.place === id));
+  const boardOf = useCallback(
+    ({ item }: { item: BoardRow }) => <Row {...{ row: item, forecasts, roomPx, day }} onTake={take} />,
+    [forecasts, roomPx, day, take],
+  );
+  const empty = total === 0 && wanted === 0;
+  const placeIds = filled.map(({ id }) => id).join(' ');
+  const head = useMemo(
+    () => (
+      <View>
+        <LidsToPress now={now} />
+        {empty && <EmptyShelf />}
+        <ShelfLinks now={day} />
+        <EatNextLine now={day} />
+        {placeIds.includes(' ') && <PlaceChips chosen={place} onChoose={setPlace} />}
+      </View>
+    ),
+    [now, day, empty, place, placeIds],
+  );
   return (
     <Screen
       station="shelf"
-      title={`${total} ${total === 1 ? 'jar' : 'jars'}`}
-      note={total > 0 ? 'The oldest in front. Tap a board to take it.' : undefined}
+      title={wanted > 0 ? `${total} of ${Math.max(wanted, total)} jars` : `${total} ${total === 1 ? 'jar' : 'jars'}`}
+      note={total > 0 ? 'A label takes the oldest one' : undefined}
       bleed
-      foot={taken && <Undo lot={taken} onUndo={() => move(taken, 'returned')} />}
+      ownScroll
+      headSide={total > 0 && <Key words="By code" onPress={() => router.navigate('/shelf/code')} />}
+      foot={
+        taken && (
+          <Taken
+            lot={taken.lot}
+            now={now}
+            onUndo={() => {
+              moves.undo(taken.movement);
+              setTaken(undefined);
+            }}
+          />
+        )
+      }
     >
-      <View className={wide ? 'px-8' : ''}>
-        <LidsToPress now={now} />
-        {total === 0 && <EmptyShelf />}
-        {PLACES.map((place) => {
-          const boards = groups.filter((group) => group.place === place);
-          if (boards.length === 0) return null;
-          return (
-            <View key={place}>
-              <Heading className="px-4 pt-3">
-                {place === 'refrigerator' ? 'In the refrigerator: eat first' : 'On the shelf'}
-              </Heading>
-              <View className={wide ? 'flex-row flex-wrap' : ''}>
-                {boards.map((group) => (
-                  <View key={`${group.product} ${group.jar}`} className={wide ? 'w-1/2 justify-end' : ''}>
-                    <Board group={group} now={now} onTake={(lot) => move(lot, 'taken')} />
-                  </View>
-                ))}
-              </View>
-            </View>
-          );
-        })}
-      </View>
+      <FlatList
+        data={rows}
+        keyExtractor={(row) => row.key}
+        renderItem={boardOf}
+        ListHeaderComponent={head}
+        ListFooterComponent={Legend}
+        initialNumToRender={4}
+        maxToRenderPerBatch={3}
+        windowSize={5}
+        contentContainerStyle={{ paddingBottom: 24, paddingHorizontal: wide ? MARGIN_PX : 0 }}
+      />
     </Screen>
   );
 }
 
-function Board({ group, now, onTake }: { group: ShelfGroup; now: number; onTake: (lot: StockedLot) => void }) {
-  const first = group.lots[0];
-  if (!first) return null;
-  const { name } = productRow(group.product);
-  const past = group.lots.filter((lot) => lot.keepsUntil < now).reduce((sum, lot) => sum + lot.jars, 0);
-  const cold = group.place === 'refrigerator';
-  const keeping = cold
-    ? `use by ${dayAndDate(first.keepsUntil)}`
-    : past > 0
-      ? `${past} past best, quality falling`
-      : `best by ${monthAndYear(first.keepsUntil)}`;
-  const label = `${name}, ${countJars(group.jars, group.jar)}, ${keeping}. Take one made ${monthAndYear(first.madeAt)}.`;
-  return (
-    <View>
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="px-4 pt-2">
-        <JarFiles lots={group.lots} jar={group.jar} quartPx={QUART_PX} now={now} {...hueOfProduct(group.product)} />
-      </ScrollView>
-      <Pressable
-        role="button"
-        aria-label={label}
-        onPress={() => onTake(first)}
-        className="min-h-[64px] flex-row items-center border-t-[4px] border-cobalt bg-plate px-4 py-2"
-      >
-        <View className="flex-1">
-          <Words size="lead" weight={700}>
-            {name}
-          </Words>
-          <Words>
-            {countJars(group.jars, group.jar)}
-            <Words tone="ink-2">, {keeping}</Words>
-          </Words>
-        </View>
-        <View className="min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3">
-          <Words weight={700} tone="cobalt">
-            Take 1
-          </Words>
-        </View>
-      </Pressable>
-    </View>
-  );
+interface RowProps {
+  row: BoardRow;
+  forecasts: readonly Forecast[];
+  roomPx: number;
+  day: number;
+  onTake: (lot: StockedLot) => void;
 }
 
-function Undo({ lot, onUndo }: { lot: StockedLot; onUndo: () => void }) {
+/** Boards side by side; drawn again only when one of them has changed. */
+const Row = memo(function Row({ row, forecasts, roomPx, day, onTake }: RowProps) {
   return (
-    <View role="status" className="flex-row items-center gap-3">
-      <View className="flex-1">
-        <Words weight={700}>
-          Took 1 {JARS[lot.jar].one} {productRow(lot.product).name.toLowerCase()}
-        </Words>
-        <Words size="label" tone="ink-2">
-          made {monthAndYear(lot.madeAt)}
-        </Words>
+    <View>
+      {row.heading !== undefined && <Heading className="px-4 pt-3">{row.heading}</Heading>}
+      <View className="flex-row">
+        {row.boards.map((board) => {
+          const forecast = forecastOf(forecasts, board.group);
+          return (
+            <Board
+              key={`${board.group.product} ${board.group.jar}`}
+              board={board}
+              quartPx={QUART_PX}
+              roomPx={shareOf(row, board, roomPx)}
+              narrow={row.boards.length > 1}
+              lasts={forecast && board.group.jars > 0 ? lastsWords(forecast.at, day) : undefined}
+              now={day}
+              onTake={onTake}
+            />
+          );
+        })}
       </View>
-      <Key look="outline" words="Put it back" onPress={onUndo} />
     </View>
   );
+});
+
+/** Room that is left in a row goes to its boards in equal parts. */
+function shareOf({ boards }: BoardRow, board: BoardContent, roomPx: number): number {
+  if (boards.length === 1) return roomPx;
+  const spare = Math.max(0, roomPx - boards.reduce((sum, each) => sum + needsPx(each), 0));
+  return needsPx(board) + spare / boards.length;
 }
 
-function EmptyShelf() {
-  const router = useRouter();
+/** What the looks of a jar mean. */
+const Legend = memo(function Legend() {
   return (
-    <View>
-      <View className="flex-row items-end gap-2 border-b-[4px] border-cobalt px-4 pt-6">
-        {(['quart', 'quart', 'quart', 'pint', 'pint', 'pint'] as const).map((size, i) => (
-          <JarDrawing key={i} size={size} quartPx={QUART_PX} look="gap" {...hueOfProduct('tomatoes-crushed')} />
+    <View className="flex-row flex-wrap gap-4 px-4 pt-4">
+      {(['here', 'planned', 'gap'] as const satisfies readonly JarLook[]).map((look) => (
+        <View key={look} className="flex-row items-center gap-1">
+          <JarDrawing size="pint" quartPx={30} look={look} {...hueOfProduct('plums')} />
+          <Words size="label">{look}</Words>
+        </View>
+      ))}
+    </View>
+  );
+});
+
+const LINKS = [
+  { href: '/shelf/count', words: 'Count' },
+  { href: '/shelf/supplies', words: 'Jars and lids' },
+  { href: '/shelf/wanted', words: 'Wanted' },
+  { href: '/shelf/places', words: 'Places' },
+  { href: '/shelf/files', words: 'Files' },
+] as const;
+
+/** The ways on from the shelf; what is short in the drawer is told before the season needs it. */
+function ShelfLinks({ now }: { now: number }) {
+  const isShort = shortNow(useNeeds(now), now).length > 0;
+  return useMemo(
+    () => (
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="px-2">
+        {LINKS.map(({ href, words }) => (
+          <RowLink key={href} href={href} className="min-h-[48px] flex-row items-center gap-1 px-2">
+            <Words weight={700} tone="cobalt">
+              {words}
+            </Words>
+            {href === '/shelf/supplies' && isShort && (
+              <View className="rounded-chip bg-ink px-[5px]">
+                <Words size="small" weight={700} tone="white">
+                  short
+                </Words>
+              </View>
+            )}
+          </RowLink>
         ))}
-      </View>
-      <View className="gap-3 bg-plate p-4">
-        <Words size="lead" weight={700}>
-          The first jar stands here.
+      </ScrollView>
+    ),
+    [isShort],
+  );
+}
+
+/** Everywhere, or one place where jars stand. */
+function PlaceChips({ chosen, onChoose }: { chosen: string; onChoose: (place: string) => void }) {
+  const { household } = useHousehold();
+  const { stocked } = usePantry();
+  const places = household.places.filter(({ id }) => stocked.some((lot) => lot.place === id));
+  const key = places.map(({ id, name }) => `${id} ${name}`).join();
+  return useMemo(
+    () => (
+      <ScrollView
+        horizontal
+        showsHorizontalScrollIndicator={false}
+        role="radiogroup"
+        aria-label="Places"
+        contentContainerClassName="gap-2 px-4 py-2"
+      >
+        {[{ id: 'all', name: 'Everywhere' }, ...places].map(({ id, name }) => (
+          <ChipRadio key={id} words={name} chosen={chosen === id} onPress={() => onChoose(id)} />
+        ))}
+      </ScrollView>
+    ),
+    // The same places are drawn once.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [key, chosen, onChoose],
+  );
+}
+
+/** What was just taken, and the ways on: back, or that it went another way. */
+function Taken({ lot, now, onUndo }: { lot: StockedLot; now: number; onUndo: () => void }) {
+  const router = useRouter();
+  const { stocked } = usePantry();
+  const { household } = useHousehold();
+  const { notReadyUntil } = takeAdvice(lot, stocked, now);
+  return (
+    <View role="status" className="gap-2">
+      <View>
+        <Words weight={700}>Took {countOf(1, lot)}</Words>
+        <Words size="label" tone="ink-2">
+          made {monthAndYear(lot.madeAt)}, from {placeOf(household.places, lot.place).name}
         </Words>
-        <Words tone="ink-2">Write down a basket; Hoddle leads it to the shelf.</Words>
-        <Key words="What came in?" onPress={() => router.navigate('/harvest/pick')} />
+        {notReadyUntil !== undefined && (
+          <Words weight={700}>Not ready: at its best from {dayAndDate(notReadyUntil)}.</Words>
+        )}
+      </View>
+      <View className="flex-row gap-3">
+        <Key className="flex-1" look="outline" words="Put it back" onPress={onUndo} />
+        <Key
+          className="flex-1"
+          look="outline"
+          words="Not eaten?"
+          onPress={() => {
+            onUndo();
+            router.navigate({ pathname: '/shelf/lot/[lotId]', params: { lotId: lot.id } });
+          }}
+        />
       </View>
     </View>
   );

@@ -12,10 +12,10 @@ import { v7 as uuidV7 } from 'uuid';
 import { useDayEnds } from '@/features/day/useDayEnds';
 import { type CropOnHand } from '@/features/harvest/useOnHand';
 import { householdNow, useHousehold } from '@/store/useHousehold';
-import { widestCanner } from '@/features/canner/widestCanner';
-import { batchOf, nextQuarter } from './batchOf';
+import { widestCanner } from '@hoddle/core/canner/widestCanner';
+import { batchOf, nextQuarter } from '@hoddle/core/day/batchOf';
 import { usePages } from './usePages';
-import { firstWay, waysToProcess } from './waysToProcess';
+import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
 
 const STEP_MS = 15 * 60_000;
 const LOAD_STYLES: readonly LoadStyle[] = ['full', 'even'];

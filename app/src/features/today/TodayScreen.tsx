@@ -11,6 +11,7 @@ import { FrozenAsks } from '@/features/harvest/FrozenPart';
 import { keepingOf } from '@/features/harvest/keepingWords';
 import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
 import { type Day, hasPlan, useDay } from '@/features/day/useDay';
+import { SeasonLink } from '@/features/season/SeasonLink';
 import { LidsToPress } from '@/features/pantry/LidsToPress';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
@@ -57,6 +58,9 @@ export function TodayScreen() {
           <LidsToPress now={now} />
           <ToWriteDown />
           <FrozenAsks />
+          <View className="px-4 pb-3">
+            <SeasonLink />
+          </View>
         </View>
       </View>
     </Screen>

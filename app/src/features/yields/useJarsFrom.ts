@@ -11,9 +11,9 @@ import { type Method } from '@hoddle/core/process/method';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { type ProductFromLots, productsFromLots } from '@hoddle/core/yields/productsFromLots';
 import { useMemo } from 'react';
-import { widestCanner } from '@/features/canner/widestCanner';
+import { widestCanner } from '@hoddle/core/canner/widestCanner';
 import { usePages } from '@/features/process/usePages';
-import { firstWay, waysToProcess } from '@/features/process/waysToProcess';
+import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
 import { useHousehold } from '@/store/useHousehold';
 import { useLearned } from './useLearned';
 

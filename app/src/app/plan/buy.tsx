@@ -1,0 +1,3 @@
+import { ShoppingScreen } from '@/features/season/ShoppingScreen';
+
+export default ShoppingScreen;

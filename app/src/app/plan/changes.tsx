@@ -1,0 +1,3 @@
+import { ChangesScreen } from '@/features/season/ChangesScreen';
+
+export default ChangesScreen;

@@ -1,0 +1,3 @@
+import { DaysScreen } from '@/features/season/DaysScreen';
+
+export default DaysScreen;

@@ -1,0 +1,3 @@
+import { SeasonScreen } from '@/features/season/SeasonScreen';
+
+export default SeasonScreen;

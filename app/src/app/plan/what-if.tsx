@@ -1,0 +1,3 @@
+import { WhatIfScreen } from '@/features/season/WhatIfScreen';
+
+export default WhatIfScreen;

@@ -1,0 +1,3 @@
+import { YearsScreen } from '@/features/season/YearsScreen';
+
+export default YearsScreen;

@@ -1,0 +1,3 @@
+import { AddScreen } from '@/features/pantry/AddScreen';
+
+export default AddScreen;

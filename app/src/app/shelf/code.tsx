@@ -1,0 +1,3 @@
+import { CodeScreen } from '@/features/pantry/CodeScreen';
+
+export default CodeScreen;

@@ -1,0 +1,3 @@
+import { CountScreen } from '@/features/pantry/CountScreen';
+
+export default CountScreen;

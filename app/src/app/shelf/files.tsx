@@ -1,0 +1,3 @@
+import { FilesScreen } from '@/features/pantry/FilesScreen';
+
+export default FilesScreen;

@@ -1,0 +1,3 @@
+import { NextScreen } from '@/features/pantry/NextScreen';
+
+export default NextScreen;

@@ -1,0 +1,3 @@
+import { PlacesScreen } from '@/features/pantry/PlacesScreen';
+
+export default PlacesScreen;

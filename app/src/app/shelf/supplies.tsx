@@ -1,0 +1,3 @@
+import { SuppliesScreen } from '@/features/pantry/SuppliesScreen';
+
+export default SuppliesScreen;

@@ -1,0 +1,3 @@
+import { WantedScreen } from '@/features/pantry/WantedScreen';
+
+export default WantedScreen;

@@ -1,0 +1,97 @@
+import { readDay } from '@hoddle/core/formats/readDay';
+import { JAR_SIZES, type JarSize, JARS } from '@hoddle/core/handbook/jars';
+import { findProduct, type ProductId, productRow } from '@hoddle/core/handbook/products';
+import { productCalled, searchProducts } from '@hoddle/core/handbook/searchProducts';
+import { bestBy } from '@hoddle/core/pantry/keepsUntil';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidV7 } from 'uuid';
+import { useHousehold, useNow } from '@/store/useHousehold';
+import { ChipRadio } from '@/ui/ChipRadio';
+import { Key } from '@/ui/Key';
+import { RadioRow } from '@/ui/RadioRow';
+import { Screen } from '@/ui/Screen';
+import { Stepper } from '@/ui/Stepper';
+import { TextField } from '@/ui/TextField';
+import { Words } from '@/ui/Words';
+import { useJarsIn } from './useJarsIn';
+
+/** Jars that stand on the shelf and that nobody wrote down: what, how many, when made, where. */
+export function AddScreen() {
+  const router = useRouter();
+  const now = useNow(60_000);
+  const { household } = useHousehold();
+  const putIn = useJarsIn();
+  const [food, setFood] = useState('');
+  const [jar, setJar] = useState<JarSize>('pint');
+  const [jars, setJars] = useState(1);
+  const [made, setMade] = useState('');
+  const [asked, setAsked] = useState(false);
+  const shelves = household.places.filter(({ kind }) => kind === 'shelf' || kind === 'aside');
+  const [place, setPlace] = useState(shelves[0]?.id ?? 'shelf');
+  const product = (productCalled(food) ?? findProduct(food))?.product as ProductId | undefined;
+  const day = readDay(made, { dayFirst: household.units === 'metric', now });
+  const offered = product || food.trim() === '' ? [] : searchProducts(food).slice(0, 5);
+  const save = () => {
+    setAsked(true);
+    if (!product || day.kind === 'fault') return;
+    const madeAt = day.at;
+    putIn([{ jars, lot: { id: uuidV7(), product, jar, place, seal: 'sealed', madeAt, keepsUntil: bestBy(madeAt) } }]);
+    router.navigate('/shelf');
+  };
+  return (
+    <Screen
+      station="shelf"
+      title="Jars that stand here"
+      backTo="/shelf"
+      withoutStations
+      foot={
+        <View className="gap-2">
+          {asked && (!product || day.kind === 'fault') && (
+            <Words role="alert" weight={700}>
+              {!product
+                ? 'What is in them? Choose a product of the handbook.'
+                : `When made? "${made}" ${day.kind === 'fault' ? day.says : ''}.`}
+            </Words>
+          )}
+          <Key
+            tall
+            words={`Put ${jars} ${jars === 1 ? JARS[jar].one : JARS[jar].several} on the shelf`}
+            onPress={save}
+          />
+        </View>
+      }
+    >
+      <View className="max-w-[640px] gap-4">
+        <TextField label="What is in them" value={food} onChange={setFood} wrong={asked && !product} />
+        {product && <RadioRow words={productRow(product).name} chosen onPress={() => undefined} />}
+        {offered.map(({ product: id, name }) => (
+          <RadioRow key={id} words={name} chosen={false} onPress={() => setFood(name)} />
+        ))}
+        <View role="radiogroup" aria-label="Jar" className="flex-row flex-wrap gap-2">
+          {JAR_SIZES.map((size) => (
+            <ChipRadio key={size} words={JARS[size].several} chosen={size === jar} onPress={() => setJar(size)} />
+          ))}
+        </View>
+        <Stepper
+          label="Jars"
+          words={`${jars} ${jars === 1 ? JARS[jar].one : JARS[jar].several}`}
+          onLess={jars > 1 ? () => setJars(jars - 1) : undefined}
+          onMore={() => setJars(jars + 1)}
+        />
+        <TextField
+          label="Made, as 2025-09 or Sep 2025"
+          value={made}
+          onChange={setMade}
+          wrong={asked && day.kind === 'fault'}
+        />
+        <View role="radiogroup" aria-label="Place" className="flex-row flex-wrap gap-2">
+          {shelves.map(({ id, name }) => (
+            <ChipRadio key={id} words={name} chosen={id === place} onPress={() => setPlace(id)} />
+          ))}
+        </View>
+      </View>
+    </Screen>
+  );
+}

@@ -1,0 +1,100 @@
+import { EXPORT_TABLES } from '@hoddle/core/formats/exportTables';
+import { RestoreReply } from '@hoddle/contract/backup';
+import { useState } from 'react';
+import { View } from 'react-native';
+import * as v from 'valibot';
+import { post } from '@/store/api';
+import { useHouseholdStore } from '@/store/householdStore';
+import { Key } from '@/ui/Key';
+import { Plate } from '@/ui/Plate';
+import { Screen } from '@/ui/Screen';
+import { Heading, Words } from '@/ui/Words';
+import { ImportPart } from './ImportPart';
+import { readFile, saveFrom } from './files';
+
+const TABLE_WORDS = { picks: 'Picks', batches: 'Batches', jars: 'Jars', movements: 'Movements' } as const;
+
+/** What goes out and comes in as files: tables for a spreadsheet, jars of a full shelf, the whole household. */
+export function FilesScreen() {
+  return (
+    <Screen station="shelf" title="Files" backTo="/shelf">
+      <View className="max-w-[640px] gap-5">
+        <ImportPart />
+        <View className="gap-2">
+          <Heading>Out, as CSV for any spreadsheet</Heading>
+          <View className="flex-row flex-wrap gap-2">
+            {EXPORT_TABLES.map((table) => (
+              <Key
+                key={table}
+                look="outline"
+                words={TABLE_WORDS[table]}
+                label={`${TABLE_WORDS[table]} as CSV`}
+                onPress={() => saveFrom(`/api/export?table=${table}`, `hoddle-${table}.csv`)}
+              />
+            ))}
+          </View>
+        </View>
+        <BackupPart />
+      </View>
+    </Screen>
+  );
+}
+
+/** Everything in one file, and back. What is here now is kept beside the household's file before it is replaced. */
+function BackupPart() {
+  const sync = useHouseholdStore((store) => store.sync);
+  const waiting = useHouseholdStore((store) => store.waiting.length);
+  const [chosen, setChosen] = useState<{ name: string; text: string }>();
+  const [said, setSaid] = useState<{ words: string; good: boolean }>();
+  const [busy, setBusy] = useState(false);
+  const restore = async () => {
+    if (!chosen) return;
+    setBusy(true);
+    const reply = await post('/restore', chosen.text);
+    setBusy(false);
+    if (reply.kind === 'refused') return setSaid({ words: reply.message, good: false });
+    if (reply.kind === 'noSignal')
+      return setSaid({ words: 'The server does not answer. Nothing was changed.', good: false });
+    const done = v.safeParse(RestoreReply, reply.body);
+    setChosen(undefined);
+    setSaid({
+      words: done.success
+        ? `Restored: ${done.output.lots} lots and ${done.output.movements} movements. What was here before is in ${done.output.keptBefore}`
+        : 'Restored.',
+      good: true,
+    });
+    await sync();
+  };
+  return (
+    <Plate className="gap-3">
+      <Heading>Everything, in one file</Heading>
+      <Key look="outline" words="Save a backup" onPress={() => saveFrom('/api/backup', 'hoddle-backup.json')} />
+      <Key
+        look="outline"
+        words="Restore from a backup"
+        disabled={busy}
+        onPress={() =>
+          void readFile('.json,application/json').then((file) => {
+            setSaid(undefined);
+            setChosen(file);
+          })
+        }
+      />
+      {chosen && (
+        <View role="alert" className="gap-2">
+          <Words weight={700}>
+            {chosen.name} takes the place of everything here. What is here now is kept in a file beside it.
+            {waiting > 0 && ` ${waiting} things wait to be sent from this phone: they are sent into it.`}
+          </Words>
+          <Key words={busy ? 'Restoring' : 'Restore it'} disabled={busy} onPress={() => void restore()} />
+          <Key look="quiet" words="Leave it" onPress={() => setChosen(undefined)} />
+        </View>
+      )}
+      {said && (
+        <Words role={said.good ? 'status' : 'alert'} weight={700}>
+          {said.words}
+        </Words>
+      )}
+    </Plate>
+  );
+}

@@ -1,0 +1,88 @@
+import { type JarSize, JARS } from '@hoddle/core/handbook/jars';
+import { productRow } from '@hoddle/core/handbook/products';
+import { type EatNext, type EatReason } from '@hoddle/core/pantry/eatNext';
+import { type JarLot, type MovementKind } from '@hoddle/core/pantry/jarLot';
+import { type Range } from '@hoddle/core/measure/range';
+import { type PantryPlace } from '@hoddle/core/pantry/place';
+import { type StockedLot } from '@hoddle/core/pantry/shelf';
+import { format, parseISO } from 'date-fns';
+import { dayAndDate, monthAndYear } from '@/ui/clockWords';
+
+/** "mid Feb", "early Mar", "late Dec 27": a third of a month is as near as a forecast is. */
+export function aboutWhen(at: number, now: number): string {
+  const day = new Date(at).getDate();
+  const third = day <= 10 ? 'early' : day <= 20 ? 'mid' : 'late';
+  const far = at - now > 300 * 24 * 60 * 60_000;
+  return `${third} ${format(at, far ? 'MMM yy' : 'MMM')}`;
+}
+
+/** "lasts to mid Feb", or that it lasts for years. */
+export function lastsWords(at: Range, now: number): string {
+  return at.p50 === Infinity ? 'lasts 3 years and more' : `lasts to ${aboutWhen(at.p50, now)}`;
+}
+
+/** "mid Jan to mid Mar". */
+export function rangeWords({ p10, p90 }: Range, now: number): string {
+  const until = p90 === Infinity ? 'years from now' : aboutWhen(p90, now);
+  return p10 === Infinity ? 'years from now' : `${aboutWhen(p10, now)} to ${until}`;
+}
+
+/** How a lot keeps, with its word where it is past. */
+export function keepsWords(lot: StockedLot, now: number): string {
+  const past = lot.keepsUntil < now;
+  if (lot.seal !== 'sealed' && lot.placeKind === 'refrigerator') {
+    return past
+      ? `past its use-by of ${dayAndDate(lot.keepsUntil)}: do not eat it`
+      : `use by ${dayAndDate(lot.keepsUntil)}`;
+  }
+  return past ? 'past best, quality falling' : `best by ${monthAndYear(lot.keepsUntil)}`;
+}
+
+export const EAT_WORDS: Readonly<Record<EatReason, string>> = {
+  'past-use': 'past its days',
+  opened: 'open',
+  unsealed: 'did not seal',
+  'past-best': 'past best',
+  'best-soon': 'best by soon',
+  'too-many': 'more than you eat in time',
+};
+
+/** Why a jar is on the list, in a sentence. */
+export function eatSentence({ lot, reason }: EatNext, now: number): string {
+  if (reason === 'past-use') return `Past its use-by of ${dayAndDate(lot.keepsUntil)}: throw it away, do not taste it.`;
+  if (reason === 'opened') return `Open: ${keepsWords(lot, now)}.`;
+  if (reason === 'unsealed') return `Did not seal: ${keepsWords(lot, now)}.`;
+  if (reason === 'too-many') return 'There is more of it than you eat while it is at its best.';
+  return `${reason === 'past-best' ? 'Best was by' : 'Best by'} ${monthAndYear(lot.keepsUntil)}.`;
+}
+
+export const MOVED_WORDS: Readonly<Record<MovementKind, string>> = {
+  stored: 'put on the shelf',
+  returned: 'put back',
+  found: 'found when counted',
+  taken: 'eaten',
+  given: 'given away',
+  sold: 'sold',
+  broken: 'broken',
+  spoiled: 'spoiled, thrown away',
+  discarded: 'thrown away',
+  missing: 'missing when counted',
+  moved: 'carried elsewhere',
+  opened: 'opened',
+  undone: 'undone',
+};
+
+/** "Crushed tomatoes, quart". */
+export function jarName({ product, jar }: { product: JarLot['product']; jar: JarSize }): string {
+  return `${productRow(product).name}, ${JARS[jar].one}`;
+}
+
+/** "1 quart crushed tomatoes". */
+export function countOf(count: number, { product, jar }: Pick<JarLot, 'product' | 'jar'>): string {
+  return `${count} ${count === 1 ? JARS[jar].one : JARS[jar].several} ${productRow(product).name.toLowerCase()}`;
+}
+
+/** "Harvest fair, Saturday 19 Sep": what is set aside has its day. */
+export function placeWords({ name, forDay }: PantryPlace): string {
+  return forDay === undefined ? name : `${name}, ${dayAndDate(parseISO(forDay).getTime())}`;
+}

@@ -1,0 +1,68 @@
+import { countJars } from '@hoddle/core/handbook/jars';
+import { produceRow } from '@hoddle/core/handbook/produce';
+import { productRow } from '@hoddle/core/handbook/products';
+import { type PlanChange } from '@hoddle/core/season/planChanges';
+import { type ReportedBatch, type ReportedGoal, type ReportedTaking } from '@hoddle/core/season/seasonReport';
+import { format, parseISO } from 'date-fns';
+
+/** Less is a quarter pound that rounds to nothing. */
+const LEAST_TOLD_KG = 0.06;
+
+/** "14 quarts crushed tomatoes" */
+export function batchWords({ jars, jar, product }: Pick<ReportedBatch, 'jars' | 'jar' | 'product'>): string {
+  return `${countJars(jars, jar)} ${productRow(product).name.toLowerCase()}`;
+}
+
+/** "Saturday 5 Sep" */
+export function dayShort(day: string): string {
+  return format(parseISO(day), 'EEEE d MMM');
+}
+
+/** What a batch is made of: "44 lb paste tomatoes", "its peels and cores". */
+export function madeOfWords({ crops, from, thawed }: ReportedBatch, mass: (kg: number) => string): string {
+  if (from) return `from the ${from} of the same day`;
+  const words = crops.map(({ crop, massKg }) => `${mass(massKg)} ${produceRow(crop).name.toLowerCase()}`).join(', ');
+  return thawed ? `${words}, some of it from the freezer` : words;
+}
+
+/** Where a day's produce comes from: "40 lb paste tomatoes: 16 lb on hand, 24 lb still to be picked". */
+export function takingWords(taking: ReportedTaking, mass: (kg: number) => string): string {
+  const { crop, onHandKg, toPickKg, thawedKg, chilledKg } = taking;
+  const parts = [
+    [onHandKg, 'on hand'],
+    [toPickKg, 'still to be picked'],
+    [thawedKg, 'from the freezer'],
+  ] as const;
+  const told = parts.filter(([kg]) => kg > LEAST_TOLD_KG).map(([kg, words]) => `${mass(kg)} ${words}`);
+  const cold = chilledKg > LEAST_TOLD_KG ? `; keep ${mass(chilledKg)} of it in the refrigerator until then` : '';
+  return `${produceRow(crop).name}: ${told.join(', ')}${cold}`;
+}
+
+/** Why a goal stays short, and what would do. */
+export function shortWords({ short, jar }: ReportedGoal, mass: (kg: number) => string): string | undefined {
+  if (!short) return undefined;
+  const more = `${countJars(short.jars, jar)} more`;
+  if (short.kind === 'lids') return `${more} would need lids or jars`;
+  const need = short.crop && short.massKg !== undefined ? mass(short.massKg) : undefined;
+  const of = short.crop ? ` of ${produceRow(short.crop).name.toLowerCase()}` : '';
+  if (short.kind === 'days') return `${more} would need another day; the ${need ?? 'produce'}${of} is there`;
+  return `${more} would need ${need ?? 'more'}${of}`;
+}
+
+/** One change of a plan in words. */
+export function changeWords({ kind, batch, day, fromDay, was }: PlanChange): { head: string; note: string } {
+  const what = batchWords(batch);
+  switch (kind) {
+    case 'new':
+      return { head: what, note: `new on ${dayShort(day)}` };
+    case 'gone':
+      return { head: what, note: `no longer on ${dayShort(day)}` };
+    case 'moved': {
+      const count = was === batch.jars ? '' : `, ${was} before`;
+      return { head: what, note: `from ${dayShort(fromDay ?? day)} to ${dayShort(day)}${count}` };
+    }
+    case 'more':
+    case 'fewer':
+      return { head: what, note: `on ${dayShort(day)}, ${was} before` };
+  }
+}
