@@ -8,7 +8,9 @@ ensurePrograms({ chromium: 'chromium' });
 ensureBuild();
 const run = (command, args) => spawnSync(command, args, { stdio: 'inherit' }).status ?? 1;
 const playwright = ['--no-install', 'playwright', 'test', '--config', 'e2e/playwright.config.ts', '--project', 'bench'];
-const programs = ['handbook', 'yields', 'harvest', 'day', 'kitchen'].map((name) => `core/bench/${name}.bench.ts`);
+const programs = ['handbook', 'yields', 'harvest', 'day', 'kitchen', 'pantry', 'season'].map(
+  (name) => `core/bench/${name}.bench.ts`,
+);
 const failed = programs
   .map((file) => run(process.execPath, ['scripts/run-ts.mjs', file]))
   .some((status) => status !== 0);

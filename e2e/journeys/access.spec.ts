@@ -25,10 +25,26 @@ const SCREENS = [
   '/plan',
   '/plan/steps',
   '/plan/before',
+  '/plan/season',
+  '/plan/days',
+  '/plan/changes',
+  '/plan/buy',
+  '/plan/what-if',
+  '/plan/years',
+  '/plan/on/2026-09-05',
   '/kitchen',
   '/kitchen/change',
   '/kitchen/close',
   '/shelf',
+  '/shelf/code',
+  '/shelf/next',
+  '/shelf/count',
+  '/shelf/supplies',
+  '/shelf/wanted',
+  '/shelf/places',
+  '/shelf/files',
+  '/shelf/add',
+  '/shelf/board?product=tomatoes-crushed&jar=quart',
   '/bench',
   '/bench/household',
   '/bench/canners',
@@ -71,14 +87,16 @@ for (const [words, width, height] of [
       await watch.fits();
       expect.soft(await seriousFaults(page), screen).toEqual([]);
     }
-    // A bed and a lot are named by ids that only this household has.
+    // A bed, a lot and jars are named by ids that only this household has.
     for (const [list, name] of [
       ['/harvest/garden', /South bed/],
       ['/harvest', /Carry or end this lot/],
+      ['/shelf/board?product=dilled-beans&jar=pint', /made Aug 25/],
+      ['/shelf/board?product=cherries-whole&jar=pint', /made Jul 26/],
     ] as const) {
       await page.goto(server.address + list);
       await page.getByRole('link', { name }).first().click();
-      await expect(page.getByRole('button', { name: /What came in|See what it makes/ }).last()).toBeVisible();
+      await expect(page.getByRole('button', { name: /What came in|See what it makes|^Take \d/ }).last()).toBeVisible();
       await watch.fits();
       expect.soft(await seriousFaults(page), list).toEqual([]);
     }

@@ -1,0 +1,160 @@
+import { cpus } from 'node:os';
+import { expect, type Page, test } from '@playwright/test';
+import { RealServer } from '../realServer';
+import { twentyYears } from './twentyYears';
+
+/** What a user may wait, in milliseconds. */
+const ALLOWED_MS = { open: 1_000, take: 50, export: 3_000 };
+const TAKES = 60;
+
+const say = (line: string) => process.stdout.write(`${line}\n`);
+const atPart = (times: readonly number[], part: number) =>
+  [...times].sort((a, b) => a - b)[Math.min(times.length - 1, Math.floor(part * times.length))] ?? NaN;
+const against = (ms: number, allowed: number) =>
+  `${Math.round(ms)} ms, ${(ms / allowed).toFixed(2)} of the ${allowed} ms allowed (${ms <= allowed ? 'reached' : 'missed'})`;
+
+async function timed<T>(work: () => Promise<T>): Promise<[ms: number, result: T]> {
+  const from = performance.now();
+  const result = await work();
+  return [performance.now() - from, result];
+}
+
+test('twenty years of jars: opened, taken, exported, backed up and restored', async ({ page, browser }) => {
+  test.setTimeout(600_000);
+  const server = await RealServer.start();
+  const text = async (path: string) => (await fetch(`${server.address}/api${path}`)).text();
+  const empty = JSON.parse(await text('/backup'));
+  const backup = twentyYears(empty, Date.now());
+  const { lots, movements } = backup.data;
+  say(
+    `${cpus()[0]?.model ?? 'unknown machine'}, Node ${process.version}; ${lots.length} lots, ${movements.length} movements`,
+  );
+
+  const [restoreMs, restored] = await timed(async () => {
+    const body = JSON.stringify(backup);
+    const reply = await fetch(`${server.address}/api/restore`, {
+      method: 'POST',
+      headers: { 'content-type': 'text/plain' },
+      body,
+    });
+    return (await reply.json()) as { sha256: string };
+  });
+  const [backupMs, again] = await timed(async () => JSON.parse(await text('/backup')) as { sha256: string });
+  say(`restored in ${Math.round(restoreMs)} ms, backed up in ${Math.round(backupMs)} ms`);
+  // Ordered anew, the sum is of what is there: a second round must give the same.
+  const other = await RealServer.start();
+  const round = await fetch(`${other.address}/api/restore`, {
+    method: 'POST',
+    headers: { 'content-type': 'text/plain' },
+    body: JSON.stringify(again),
+  });
+  expect(((await round.json()) as { sha256: string }).sha256).toBe(again.sha256);
+  expect(restored.sha256).toBe(again.sha256);
+  say(`backup, restored elsewhere, has the same sum: ${again.sha256.slice(0, 12)}`);
+  await other.stop();
+
+  for (const table of ['picks', 'batches', 'jars', 'movements']) {
+    const [ms, csv] = await timed(() => text(`/export?table=${table}`));
+    say(`export of ${table}, ${csv.split('\r\n').length - 1} rows: ${against(ms, ALLOWED_MS.export)}`);
+  }
+  const [stateMs, state] = await timed(() => text('/state'));
+  say(`the whole state: ${(state.length / 1e6).toFixed(2)} MB in ${Math.round(stateMs)} ms`);
+
+  for (const slower of [1, 4]) {
+    const own = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+    await own.goto(server.address);
+    await expect(own.getByRole('link', { name: 'Shelf' })).toBeVisible({ timeout: 60_000 });
+    await own.waitForTimeout(3_000);
+    const devtools = await own.context().newCDPSession(own);
+    await devtools.send('Emulation.setCPUThrottlingRate', { rate: slower });
+    const opened: number[] = [];
+    for (let time = 0; time < 5; time++) {
+      await own.waitForTimeout(1_500);
+      opened.push(await shownAfter(own, `[role=link],a`, 'Shelf', /Take one made/));
+      await own.getByRole('link', { name: 'Today' }).click();
+    }
+    say(
+      `shelf opened, ${slower}x slowed: middle ${against(atPart(opened, 0.5), ALLOWED_MS.open)}, longest ${Math.round(Math.max(...opened))} ms`,
+    );
+    const [pageMs] = await timed(async () => {
+      await own.goto(`${server.address}/shelf`, { waitUntil: 'commit' });
+      await own
+        .getByRole('button', { name: /Take one made/ })
+        .first()
+        .waitFor({ timeout: 60_000 });
+    });
+    say(`page opened at the shelf, ${slower}x slowed: ${Math.round(pageMs)} ms, the program read anew`);
+    await own.waitForTimeout(2_000);
+    const taken: number[] = [];
+    for (let time = 0; time < TAKES; time++) {
+      await own.waitForTimeout(600);
+      taken.push(await tookAfter(own));
+    }
+    say(
+      `take one, ${slower}x slowed, ${TAKES} taps: p95 ${against(atPart(taken, 0.95), ALLOWED_MS.take)}, middle ${Math.round(atPart(taken, 0.5))} ms`,
+    );
+    await own.close();
+  }
+  const answered: number[] = [];
+  const { lots: known } = JSON.parse(await text('/state')) as { lots: { id: string; jarsBefore: number }[] };
+  // The newest, which no hand above has taken from.
+  const lot = known.filter(({ jarsBefore }) => jarsBefore > 3).slice(-TAKES);
+  for (let time = 0; time < TAKES; time++) {
+    const [ms, reply] = await timed(() =>
+      server.call('POST', '/movements', {
+        ...{ id: crypto.randomUUID(), lotId: lot[time]?.id, kind: 'taken', jars: 1, at: Date.now() },
+      }),
+    );
+    expect(reply.status).toBe(201);
+    answered.push(ms);
+  }
+  say(`the server's answer to a jar taken: p95 ${against(atPart(answered, 0.95), ALLOWED_MS.take)}`);
+  await page.close();
+  await server.stop();
+});
+
+/** Clicks a link by its words and waits, in the page itself, until a button is there that is named so. */
+function shownAfter(page: Page, kind: string, words: string, named: RegExp): Promise<number> {
+  return page.evaluate(
+    ({ kind: selector, words: said, source }) =>
+      new Promise<number>((shown) => {
+        const link = [...document.querySelectorAll<HTMLElement>(selector)].find(
+          (each) => each.innerText.trim() === said,
+        );
+        const from = performance.now();
+        link?.click();
+        const pattern = new RegExp(source);
+        const look = () => {
+          const there = [...document.querySelectorAll('[role=button]')].some((each) =>
+            pattern.test(each.getAttribute('aria-label') ?? ''),
+          );
+          if (there) requestAnimationFrame(() => shown(performance.now() - from));
+          else requestAnimationFrame(look);
+        };
+        look();
+      }),
+    { kind, words, source: named.source },
+  );
+}
+
+/** Takes the first jar of the list and waits until its label says another number. */
+function tookAfter(page: Page): Promise<number> {
+  return page.evaluate(
+    () =>
+      new Promise<number>((shown) => {
+        const label = [...document.querySelectorAll<HTMLElement>('[role=button]')].find((each) =>
+          (each.getAttribute('aria-label') ?? '').includes('Take one made'),
+        );
+        const from = performance.now();
+        const watch = new MutationObserver((changes) => {
+          // Its label says another number, or with its last jar it is gone.
+          const said = changes.some(({ attributeName }) => attributeName === 'aria-label');
+          if (!said && label?.isConnected) return;
+          watch.disconnect();
+          shown(performance.now() - from);
+        });
+        watch.observe(document.body, { subtree: true, attributes: true, childList: true });
+        label?.click();
+      }),
+  );
+}

@@ -1,0 +1,101 @@
+import { createHash } from 'node:crypto';
+import canonicalize from 'canonicalize';
+
+const DAY = 24 * 60 * 60_000;
+const YEARS = 20;
+const LOADS_A_YEAR = 50;
+const JARS_A_LOAD = 8;
+const MOVEMENTS = 60_000;
+/** Jars of the last loads that are still there: a full shelf. */
+const STANDING = 2_000;
+
+// prettier-ignore
+const PRODUCTS = [
+  'tomatoes-crushed', 'tomatoes-whole-in-water', 'tomato-sauce-thin', 'tomato-juice', 'plums', 'applesauce', 'peaches',
+  'pickled-beets', 'dilled-beans', 'bread-and-butter-pickles', 'jam-with-pectin', 'jam-no-pectin', 'jelly-no-pectin',
+  'tomatillo-green-salsa', 'rhubarb-stewed', 'cherries-whole', 'pears-halved', 'snap-beans', 'beets', 'carrots',
+  'pickled-carrots', 'quick-fresh-pack-dill', 'green-tomato-relish', 'sauerkraut', 'grape-juice', 'apple-juice',
+  'apricots', 'tomato-ketchup', 'corn-whole-kernel', 'pickled-cauliflower',
+];
+const SIZES = ['quart', 'pint', 'half-pint'];
+
+interface Backup {
+  format: string;
+  version: number;
+  madeAt: string;
+  sha256: string;
+  data: Record<string, unknown> & { lots: object[]; movements: object[]; batches: object[]; events: object[] };
+}
+
+/** The same numbers every time; a step of the minimal standard generator (Park and Miller 1988). */
+function numbers(seed: number): () => number {
+  let state = seed;
+  return () => (state = (state * 48_271) % 2_147_483_647) / 2_147_483_647;
+}
+
+/**
+ * Twenty years of a large household as a backup: a thousand loads with what happened to them, 8,000 jars and 60,000
+ * movements, 2,000 jars on the shelf. Invented, laid over a backup of an empty household.
+ */
+export function twentyYears(empty: Backup, now: number): Backup {
+  const random = numbers(20_260_829);
+  let ids = 0;
+  const id = () => {
+    ids += 1;
+    return `0198f3a0-0000-7000-9000-${ids.toString(16).padStart(12, '0')}`;
+  };
+  const batches: object[] = [];
+  const events: object[] = [];
+  const lots: { id: string; [part: string]: unknown }[] = [];
+  const movements: { id: string; [part: string]: unknown }[] = [];
+  const loads = YEARS * LOADS_A_YEAR;
+  const gone: { lot: { id: string }; from: number; madeAt: number }[] = [];
+  for (let n = 0; n < loads; n++) {
+    const year = Math.floor(n / LOADS_A_YEAR);
+    const madeAt = Math.round(now - (YEARS - year) * 365 * DAY + (60 + 90 * ((n % LOADS_A_YEAR) / LOADS_A_YEAR)) * DAY);
+    const product = PRODUCTS[n % PRODUCTS.length];
+    const jar = SIZES[Math.floor(n / 7) % SIZES.length];
+    const loadId = id();
+    batches.push({
+      ...{ id: id(), product, jar, pack: 'hot', method: 'boiling-water', altitudeFt: 3_420, processMinutes: 55 },
+      ...{
+        cannerId: id(),
+        startAt: madeAt - 3 * 3_600_000,
+        uses: [],
+        loads: [{ id: loadId, number: 1, jars: JARS_A_LOAD }],
+      },
+    });
+    const lot = {
+      ...{ id: id(), loadId, product, jar, place: 'shelf', seal: 'sealed', madeAt, keepsUntil: madeAt + 365 * DAY },
+    };
+    const told = (type: string, hours: number, more = {}) =>
+      events.push({ id: id(), loadId, type, at: madeAt + Math.round(hours * 3_600_000), ...more });
+    told('load-started', -1.5, { jars: JARS_A_LOAD });
+    told('boil-reached', -1);
+    told('heat-off', 0);
+    told('jars-out', 0.1);
+    told('seal-checked', 16, { sealed: Array(JARS_A_LOAD).fill(true), sealedLotId: lot.id, unsealedLotId: id() });
+    lots.push(lot);
+    movements.push({ id: lot.id, lotId: lot.id, kind: 'stored', jars: JARS_A_LOAD, at: madeAt + 16 * 3_600_000 });
+    if (n >= loads - STANDING / JARS_A_LOAD) continue;
+    for (let i = 0; i < JARS_A_LOAD; i++) gone.push({ lot, from: madeAt + 30 * DAY, madeAt });
+  }
+  for (const { lot, from } of gone) {
+    const at = Math.round(from + random() * 320 * DAY);
+    movements.push({ id: id(), lotId: lot.id, kind: random() < 0.1 ? 'given' : 'taken', jars: 1, at });
+  }
+  // Slips of the finger, undone: what fills the rest of a long-kept book.
+  while (movements.length + 2 <= MOVEMENTS) {
+    const lot = lots[Math.floor(random() * lots.length)];
+    if (!lot) break;
+    const at = Math.round((lot.madeAt as number) + DAY + random() * 20 * DAY);
+    const slip = { id: id(), lotId: lot.id, kind: 'taken', jars: 1, at };
+    movements.push(slip, { id: id(), lotId: lot.id, kind: 'undone', jars: 1, at: at + 5_000, undoes: slip.id });
+  }
+  const known = movements.filter(({ at }) => (at as number) < now);
+  const data = { ...empty.data, batches, events, dayEvents: [], lots, movements: known };
+  const sha256 = createHash('sha256')
+    .update(canonicalize(data) ?? '')
+    .digest('hex');
+  return { ...empty, sha256, data };
+}

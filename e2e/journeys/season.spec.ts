@@ -1,0 +1,147 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page, test } from '@playwright/test';
+import { kitchenHands } from '../kitchenHands';
+import { RealServer } from '../realServer';
+import { watchPage } from '../watchPage';
+
+/** A planning takes its seconds, and longer on a machine that is busy. */
+const PLANNED = { timeout: 90_000 };
+
+interface Season {
+  readonly plan: null | {
+    readonly jars: number;
+    readonly days: readonly {
+      readonly day: string;
+      readonly batches: readonly { readonly recipe: string; readonly jars: number }[];
+    }[];
+  };
+  readonly pins: readonly { readonly day: string; readonly recipe: string }[];
+  readonly days: { readonly notOn: readonly string[] };
+  readonly ticked: readonly string[];
+}
+
+let server: RealServer;
+test.beforeEach(async () => {
+  server = await RealServer.start({ demo: true });
+});
+test.afterEach(() => server.stop());
+
+const season = async () => ((await server.call('GET', '/state')).body as { season: Season }).season;
+
+/** Days of the plan that is kept. */
+async function plannedDays() {
+  const { plan } = await season();
+  if (!plan) throw new Error('no plan is kept');
+  return plan.days;
+}
+
+async function planned(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'Days to come' })).toBeVisible(PLANNED);
+}
+
+test('goals set, the season planned, a day lost, planned again, the changes read and taken, the list ticked', async ({
+  page,
+}) => {
+  const watch = watchPage(page);
+  const hands = kitchenHands(page, server.address);
+
+  await test.step('goals: how many jars, and how much they matter', async () => {
+    await hands.goto('/shelf/board?product=pickled-beets&jar=pint');
+    await hands.press('pints wanted: one more');
+    await expect(page.getByText('19 pints', { exact: true })).toBeVisible();
+    await page.getByRole('radio', { name: 'a staple' }).click();
+    await expect
+      .poll(async () => ((await server.call('GET', '/state')).body as { goals: object[] }).goals)
+      .toContainEqual({ product: 'pickled-beets', jar: 'pint', jars: 19, perMonth: null, priority: 'staple' });
+  });
+
+  await test.step('the first plan makes itself, and is kept', async () => {
+    await hands.goto('/plan/season');
+    await planned(page);
+    await expect(page.getByText(/^19 wanted: 3 here, \d+ planned/)).toBeVisible();
+    await watch.fits();
+    await expect.poll(async () => (await season()).plan?.jars ?? 0).toBeGreaterThan(60);
+  });
+
+  const lost = (await plannedDays())[1];
+  if (!lost) throw new Error('a season of one day');
+
+  await test.step('a batch is pinned on a day that stays', async () => {
+    const [first] = await plannedDays();
+    await hands.goto(`/plan/on/${first?.day}`);
+    await page
+      .getByRole('checkbox', { name: /^Keep it on this day/ })
+      .first()
+      .click();
+    await expect.poll(async () => (await season()).pins).toMatchObject([{ day: first?.day }]);
+  });
+
+  await test.step('a day is lost: planned again, and nothing is changed until it is taken', async () => {
+    await hands.goto(`/plan/on/${lost.day}`);
+    await hands.press('This day is lost: plan again');
+    await expect(page.getByRole('heading', { name: 'Planning again' })).toBeVisible();
+    // Where it is done before it is stopped there is nothing to stop.
+    await hands
+      .key('Good enough: stop')
+      .click({ timeout: 5_000 })
+      .catch(() => undefined);
+    await expect(page.getByRole('heading', { name: /^Planned again: \d+ change/ })).toBeVisible(PLANNED);
+    expect((await season()).days.notOn).toContain(lost.day);
+    expect((await plannedDays()).map(({ day }) => day)).toContain(lost.day);
+  });
+
+  await test.step('the changes are read and taken', async () => {
+    await hands.press('See the changes');
+    await expect(page.getByRole('listitem').first()).toBeVisible();
+    await watch.fits();
+    await hands.press('Take the new plan');
+    await planned(page);
+    await expect.poll(async () => (await plannedDays()).map(({ day }) => day)).not.toContain(lost.day);
+    const [pin] = (await season()).pins;
+    const kept = (await plannedDays()).find(({ day }) => day === pin?.day)?.batches.map(({ recipe }) => recipe);
+    expect(kept).toContain(pin?.recipe);
+  });
+
+  await test.step('the shopping list is ticked in the shop, over a reload, and goes out as CSV', async () => {
+    await hands.goto('/plan/buy');
+    const lids = page.getByRole('checkbox', { name: /regular lids/ });
+    await lids.click();
+    await expect(lids).toBeChecked();
+    await expect.poll(async () => (await season()).ticked).toEqual(['lid regular pieces']);
+    await page.reload();
+    await expect(lids).toBeChecked();
+    const saved = page.waitForEvent('download');
+    await hands.press('As CSV');
+    const rows = readFileSync(await (await saved).path(), 'utf8').split('\r\n');
+    expect(rows[0]).toBe('what,amount,needed by,here,bought');
+    expect(rows.find((row) => row.startsWith('regular lids,'))).toMatch(/,yes$/);
+  });
+  watch.calm();
+});
+
+test('what if stands beside the plan, and a server that stops leaves the plan as it was', async ({ page }) => {
+  const hands = kitchenHands(page, server.address);
+  await hands.goto('/plan/season');
+  await planned(page);
+  await expect.poll(async () => (await season()).plan?.jars ?? 0).toBeGreaterThan(60);
+  const before = await season();
+
+  await test.step('no lids: fewer jars, and the plan stays', async () => {
+    await hands.goto('/plan/what-if');
+    await hands.press('Ask: No lids to be had');
+    await expect(page.getByText(/^-\d+ jars, -\d+ h$/)).toBeVisible(PLANNED);
+    expect((await season()).plan).toEqual(before.plan);
+  });
+
+  await test.step('stopped in the middle: said, and the plan before is kept', async () => {
+    await hands.goto('/plan/season');
+    await planned(page);
+    await hands.press('Plan again');
+    await expect(page.getByRole('heading', { name: 'Planning again' })).toBeVisible();
+    await server.stop('SIGKILL');
+    await expect(page.getByText(/The planning broke off/)).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByRole('heading', { name: 'Days to come' })).toBeVisible();
+    await server.start();
+    expect((await season()).plan).toEqual(before.plan);
+  });
+});
