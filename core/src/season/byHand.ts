@@ -20,9 +20,11 @@ const WORTH_A_LOAD = 0.5;
  * A season planned as a careful household does it without computing: day after day, first come first served. Each day the
  * goal that is emptiest for its size is served first, from what spoils first, until hands, canners or produce run out; what
  * would spoil before the next day is frozen while there is room. It is the plan to beat, and the first one shown.
+ *
+ * @param pinned what is made in any case: its produce is set aside before anything else, so that no earlier day eats it up
  */
-export function planByHand(problem: SeasonProblem): SeasonPlan {
-  const hand = new Hand(problem);
+export function planByHand(problem: SeasonProblem, pinned: readonly SeasonDayPlan[] = []): SeasonPlan {
+  const hand = new Hand(problem, pinned);
   const days = problem.days.flatMap((day, i) => hand.dayOf(day, problem.days[i + 1]) ?? []);
   const plan = { days, rests: hand.rests() };
   return { ...plan, worth: planWorth(problem, plan) };
@@ -34,27 +36,24 @@ class Hand {
   private readonly made = new Map<string, number>();
   private readonly used = new Map<string, number>();
   private readonly daysOfWeek = new Map<number, number>();
-  private readonly pinned = new Map<string, { recipe: SeasonRecipe; jars: number; takings: SeasonTaking[] }[]>();
   private freezerBags: number;
 
-  constructor(private readonly problem: SeasonProblem) {
+  constructor(
+    private readonly problem: SeasonProblem,
+    private readonly pinned: readonly SeasonDayPlan[],
+  ) {
     this.left = new Map(problem.arrivals.map(({ id, massKg }) => [id, massKg]));
     this.freezerBags = problem.freezerBags;
     this.setAside();
   }
 
   dayOf(day: SeasonDay, next: SeasonDay | undefined): SeasonDayPlan | undefined {
-    const takings: SeasonTaking[] = [];
-    const batches: SeasonBatch[] = [];
-    const isPinned = this.pinned.has(day.id);
-    const given = isPinned || this.hasDaysLeft(day);
-    if (given) {
+    const pinned = this.pinned.find((each) => each.day === day.id);
+    const takings = [...(pinned?.takings ?? [])];
+    const batches = [...(pinned?.batches ?? [])];
+    if (pinned || this.hasDaysLeft(day)) {
       const room = new DayRoom(this.problem, day);
-      for (const { recipe, jars, takings: own } of this.pinned.get(day.id) ?? []) {
-        room.take(recipe, jars);
-        takings.push(...own);
-        batches.push({ recipe: recipe.id, jars, loads: Math.ceil(jars / recipe.perLoad) });
-      }
+      for (const batch of batches) room.take(this.recipe(batch), batch.jars);
       for (const recipe of this.emptiestFirst()) {
         const jars = this.jarsFor(recipe, day, room, batches);
         if (jars === 0) continue;
@@ -67,7 +66,7 @@ class Hand {
     }
     this.freeze(day, next);
     if (batches.length === 0) return undefined;
-    if (!isPinned) this.count(this.daysOfWeek, day.week, 1);
+    if (!pinned) this.count(this.daysOfWeek, day.week, 1);
     return { day: day.id, batches, takings };
   }
 
@@ -78,22 +77,25 @@ class Hand {
     });
   }
 
-  /** What the household pinned is set aside before anything else: nobody may eat up its produce on an earlier day. */
   private setAside(): void {
-    for (const day of this.problem.days) {
-      const room = new DayRoom(this.problem, day);
-      for (const pin of this.problem.pins.filter((each) => each.day === day.id && this.hasDaysLeft(day))) {
-        const recipe = this.problem.recipes.find(({ id }) => id === pin.recipe && pin.jars > 0);
-        const jars = recipe && this.jarsFor(recipe, day, room, [], pin.jars);
-        if (!recipe || !jars) continue;
-        room.take(recipe, jars);
-        const takings = this.takeFor(recipe, jars, day);
-        this.pinned.set(day.id, [...(this.pinned.get(day.id) ?? []), { recipe, jars, takings }]);
-        this.count(this.made, goalKey(recipe), jars);
-        for (const key of recipe.stock) this.count(this.used, key, jars);
+    for (const { day: id, batches, takings } of this.pinned) {
+      const week = this.problem.days.find((day) => day.id === id)?.week;
+      if (week !== undefined) this.count(this.daysOfWeek, week, 1);
+      for (const batch of batches) {
+        const recipe = this.recipe(batch);
+        this.count(this.made, goalKey(recipe), batch.jars);
+        for (const key of recipe.stock) this.count(this.used, key, batch.jars);
       }
-      if (this.pinned.has(day.id)) this.count(this.daysOfWeek, day.week, 1);
+      for (const { arrival, massKg, from } of takings) {
+        this.count(this.left, arrival, -massKg);
+        const bagsPerKg = this.problem.arrivals.find((each) => each.id === arrival)?.bagsPerKg ?? 0;
+        if (from === 'freezer') this.freezerBags -= massKg * bagsPerKg;
+      }
     }
+  }
+
+  private recipe({ recipe }: SeasonBatch): SeasonRecipe {
+    return this.problem.recipes.find(({ id }) => id === recipe) as SeasonRecipe;
   }
 
   private hasDaysLeft({ week }: SeasonDay): boolean {
@@ -120,15 +122,9 @@ class Hand {
       .map(([, recipe]) => recipe);
   }
 
-  private jarsFor(
-    recipe: SeasonRecipe,
-    day: SeasonDay,
-    room: DayRoom,
-    batches: readonly SeasonBatch[],
-    pinned?: number,
-  ): number {
+  private jarsFor(recipe: SeasonRecipe, day: SeasonDay, room: DayRoom, batches: readonly SeasonBatch[]): number {
     if (batches.some((batch) => batch.recipe === recipe.id)) return 0;
-    const wanted = pinned ?? this.missing(recipe);
+    const wanted = this.missing(recipe);
     if (wanted <= 0 || recipe.leastMinutes > day.windowMinutes) return 0;
     const byCrop = recipe.crops.map(({ crop, kgPerJar }) => {
       const kg = this.within(recipe, crop, day).reduce((sum, each) => sum + (this.left.get(each.id) ?? 0), 0);
@@ -147,8 +143,7 @@ class Hand {
       : Math.min(possible, wanted);
     let jars = whole(most);
     while (jars > 0 && !room.holds(recipe, jars)) jars = whole(jars - 1);
-    const isAll = jars >= wanted || pinned !== undefined;
-    return jars >= recipe.perLoad * WORTH_A_LOAD || isAll ? jars : 0;
+    return jars >= recipe.perLoad * WORTH_A_LOAD || jars >= wanted ? jars : 0;
   }
 
   /** What may go into a recipe on a day, the first to spoil first. A hand does not carry things to the refrigerator. */

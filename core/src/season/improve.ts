@@ -1,4 +1,5 @@
-import { type LinearColumn, type LinearModel, type LinearRow, type LinearTerm } from './linearModel';
+import { type LinearModel } from './linearModel';
+import { always, type ModelPart, partOf, withPart } from './modelPart';
 import { type SeasonModel } from './seasonModel';
 import { goalKey } from './seasonProblem';
 import { type Solver } from './solver';
@@ -15,7 +16,7 @@ const MOST_SIZE = 800;
 const WHOLE_A_BATCH = 2;
 /** A part is solved when no better one can be worth this much more. */
 const PART_GAP = 5e-4;
-/** Rounding of what stays as it is. */
+/** Rounding of the solver. */
 const NEARLY = 1e-6;
 
 /** A solution of a season's model, and what it is worth. */
@@ -78,8 +79,7 @@ function better(
   part: ModelPart,
   found: ArrayLike<number>,
 ): Improvement | undefined {
-  const next = Float64Array.from(values);
-  part.kept.forEach((column, i) => (next[column] = found[i] ?? 0));
+  const next = withPart(values, part, found);
   const worth = worthOf(model, next);
   return worth > worthOf(model, values) + NEARLY ? { values: next, worth } : undefined;
 }
@@ -99,52 +99,12 @@ export function completed(
   const rounded = Float64Array.from(values, (value, i) => (model.columns[i]?.whole ? Math.round(value) : value));
   const part = partOf(model, rounded, free);
   const answer = solve(part.model, { seconds: PART_SECONDS, gap: 0 });
-  if (answer.kind !== 'solved') return undefined;
-  part.kept.forEach((column, i) => (rounded[column] = answer.values[i] ?? 0));
-  return rounded;
+  return answer.kind === 'solved' ? withPart(rounded, part, answer.values) : undefined;
 }
 
 /** What a solution is worth to a model. */
 export function worthOf({ columns }: LinearModel, values: ArrayLike<number>): number {
   return columns.reduce((sum, { worth }, i) => sum + worth * (values[i] ?? 0), 0);
-}
-
-/** A smaller model, which columns of the whole one it has, and their values. */
-interface ModelPart {
-  readonly model: LinearModel;
-  readonly kept: readonly number[];
-  readonly start: readonly number[];
-}
-
-/** The model of the free columns alone, the others kept at their values and taken off the rows. */
-function partOf({ columns, rows }: LinearModel, values: ArrayLike<number>, free: ReadonlySet<number>): ModelPart {
-  const kept = columns.flatMap((_, i) => (free.has(i) ? [i] : []));
-  const place = new Map(kept.map((column, i) => [column, i]));
-  const left = rows.flatMap(({ low, high, terms }): LinearRow[] => {
-    const own: LinearTerm[] = [];
-    let fixed = 0;
-    for (const [column, factor] of terms) {
-      const at = place.get(column);
-      if (at === undefined) fixed += factor * (values[column] ?? 0);
-      else own.push([at, factor]);
-    }
-    if (own.length === 0) return [];
-    // What stays may be off by the solver's own rounding.
-    const room = low === high ? 0 : NEARLY;
-    return [{ low: low - fixed - room, high: high - fixed + room, terms: own }];
-  });
-  const model = { columns: kept.map((column) => columns[column] as LinearColumn), rows: left };
-  return { model, kept, start: kept.map((column) => values[column] ?? 0) };
-}
-
-/** What belongs to no day: what is left and frozen, what goals count, what is bought. */
-function always({ rests, goals, bought, reached }: SeasonModel): number[] {
-  return [
-    ...rests.flatMap(({ frozen, left }) => (frozen === undefined ? [left] : [left, frozen])),
-    ...goals.flatMap(({ pieces }) => pieces),
-    ...bought.map(({ column }) => column),
-    ...reached.map(({ column }) => column),
-  ];
 }
 
 /** Columns of some weeks. */

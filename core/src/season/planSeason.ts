@@ -2,6 +2,7 @@ import { drawsFrom } from '../measure/draws';
 import { planByHand } from './byHand';
 import { completed, Improver } from './improve';
 import { planFaults } from './planFaults';
+import { planOfThese } from './planOfThese';
 import { planValues } from './planValues';
 import { readPlan } from './readPlan';
 import { type SeasonModel, seasonModel } from './seasonModel';
@@ -49,7 +50,7 @@ const SMALL = 150;
 const WHOLE_UNTIL = 0.3;
 
 /**
- * Plans a season: by hand first; then a small one as a whole, and of a large one part after part anew, with the relaxation
+ * Plans a season: by hand first, around what is pinned, or from what is left of the plan before; then a small one as a whole, and of a large one part after part anew, with the relaxation
  * for what no plan can be better than. Each better plan is laid out by core/day, day by day; loads that cannot be done are
  * cut off and the rest is gone on from.
  *
@@ -73,9 +74,18 @@ class Planning {
     private readonly search: SeasonSearch,
   ) {
     this.draws = drawsFrom(search.seed);
-    this.byHand = this.doable(planByHand(problem));
+    const pinned = problem.pins.length > 0 ? planOfThese(problem, problem.pins, solve)?.days : undefined;
+    this.byHand = this.doable(planByHand(problem, pinned));
     this.best = this.byHand;
     this.tell(this.best);
+    this.goOnFromBefore();
+  }
+
+  /** What is left of the plan before is often the better one to begin with, and nearer to what the household knows. */
+  private goOnFromBefore(): void {
+    const { before, pins } = this.problem;
+    const kept = before.length > 0 ? planOfThese(this.problem, [...before, ...pins], this.solve) : undefined;
+    if (kept) this.take(this.doable(kept));
   }
 
   run(): PlannedSeason {
@@ -155,6 +165,10 @@ class Planning {
     return Math.max(0.1, until - this.search.elapsed());
   }
 
+  private isPinned(day: string, recipe: string): boolean {
+    return this.problem.pins.some((pin) => pin.day === day && pin.recipe === recipe);
+  }
+
   private canBeDone(planned: SeasonDayPlan): boolean {
     const day = this.problem.days.find(({ id }) => id === planned.day);
     return day !== undefined && this.search.canBeDone(day, planned);
@@ -166,14 +180,18 @@ class Planning {
     this.problem = { ...this.problem, cuts: [...this.problem.cuts, this.cuts.at(-1) as SeasonCut] };
   }
 
-  /** The plan with batches taken off the days that cannot be done, as little as helps, until they can. */
+  /**
+   * The plan with batches taken off the days that cannot be done, as little as helps, until they can. What is pinned goes
+   * only when nothing else is left to go.
+   */
   private doable(plan: SeasonPlan): SeasonPlan {
     let mended = plan;
     for (const { day } of plan.days) {
       for (;;) {
         const planned = mended.days.find((each) => each.day === day);
         if (!planned || this.canBeDone(planned)) break;
-        const without = planned.batches
+        const loose = planned.batches.filter(({ recipe }) => !this.isPinned(day, recipe));
+        const without = (loose.length > 0 ? loose : planned.batches)
           .map(({ recipe }) => withoutBatch(this.problem, mended, day, recipe))
           .sort((a, b) => b.worth - a.worth);
         const enough = without.find(({ days }) => days.every((each) => each.day !== day || this.canBeDone(each)));
@@ -192,12 +210,15 @@ class Planning {
   private keep(plan: SeasonPlan): boolean {
     const refused = plan.days.filter((planned) => !this.canBeDone(planned));
     for (const each of refused) this.cut(each);
-    const mended = refused.length === 0 ? plan : this.doable(plan);
-    if (mended.worth > this.best.worth && planFaults(this.problem, mended).length === 0) {
-      this.best = mended;
-      this.tell(mended);
-    }
+    this.take(refused.length === 0 ? plan : this.doable(plan));
     return refused.length === 0;
+  }
+
+  /** A plan is only taken when it is better and nothing is wrong with it. */
+  private take(plan: SeasonPlan): void {
+    if (plan.worth <= this.best.worth || planFaults(this.problem, plan).length > 0) return;
+    this.best = plan;
+    this.tell(plan);
   }
 
   private tell(plan?: SeasonPlan): boolean {

@@ -6,7 +6,7 @@ import { planByHand } from './byHand';
 import { dayCheck } from './dayCheck';
 import { highsSolver } from './highsSolver';
 import { planFaults } from './planFaults';
-import { planSeason, type PlannedSeason } from './planSeason';
+import { planSeason, type PlannedSeason, type SeasonSearch } from './planSeason';
 import { seasonModel } from './seasonModel';
 import { type SeasonPlan } from './seasonPlan';
 import { type SeasonProblem } from './seasonProblem';
@@ -16,10 +16,24 @@ let solve: Solver;
 beforeAll(async () => (solve = await highsSolver()));
 
 /** Seconds are counted in looks at the clock, so that a plan does not depend on the machine more than it must. */
-function plan(problem: SeasonProblem, seconds: number, canBeDone = () => true): PlannedSeason {
+function plan(problem: SeasonProblem, seconds: number): PlannedSeason {
+  return planFor(problem, seconds, () => true);
+}
+
+function planFor(
+  problem: SeasonProblem,
+  seconds: number,
+  canBeDone: SeasonSearch['canBeDone'],
+  onNews?: () => boolean,
+): PlannedSeason {
   const began = performance.now();
   const elapsed = () => (performance.now() - began) / 1_000;
-  return planSeason(problem, solve, { seconds, seed: 1, elapsed, canBeDone, gap: 1e-6 });
+  return planSeason(problem, solve, { seconds, seed: 1, elapsed, canBeDone, gap: 1e-6, ...(onNews && { onNews }) });
+}
+
+/** The first plan there is. */
+function stoppedAtOnce(problem: SeasonProblem, canBeDone: SeasonSearch['canBeDone'] = () => true): PlannedSeason {
+  return planFor(problem, 10, canBeDone, () => false);
 }
 
 test('the worked example of the docs comes to its stated optimum, which trying everything finds too', () => {
@@ -176,17 +190,44 @@ test('a pin is kept where it can be, and makes nothing impossible where it canno
       .find(({ day }) => day === '2026-08-29')
       ?.batches.find(({ recipe }) => recipe === 'tomato-sauce-thin')?.jars;
   expect(jarsOf(plan(pinned(5), 5))).toBe(5);
-  // A planning that is stopped at once has pins in it as well, and nothing wrong with it.
+  // Where one day a week is given, it is the pinned one.
   const sameWeek = { ...pinned(5), days: problem.days.map((day) => ({ ...day, week: 0 })) };
-  const hand = planByHand(sameWeek);
-  expect(hand.days.map(({ day }) => day)).toEqual(['2026-08-29']);
-  expect(planFaults(sameWeek, hand)).toEqual([]);
-  expect(planFaults(pinned(5), planByHand(pinned(5)))).toEqual([]);
-  const byHand = planByHand(pinned(5)).days.find(({ day }) => day === '2026-08-29')?.batches;
-  expect(byHand?.find(({ recipe }) => recipe === 'tomato-sauce-thin')?.jars).toBe(5);
+  expect(stoppedAtOnce(sameWeek).plan.days.map(({ day }) => day)).toEqual(['2026-08-29']);
   // Twelve kilograms fill twelve jars, whatever was pinned.
   expect(jarsOf(plan(pinned(40), 5)) ?? 0).toBeLessThanOrEqual(12);
 });
+
+test.each([31, 32, 33, 34])(
+  'season %d: a day is lost, and a planning stopped at once keeps every pin of the others',
+  (seed) => {
+    const chance = chanceFrom(seed);
+    const { problem, kitchen } = simulateSeason(chance, { weeks: 16, crops: 8, products: 14, daysAWeek: 2 });
+    const check = dayCheck(problem, kitchen);
+    const { plan: kept } = planFor(problem, 3, check);
+    const lost = kept.days[1]?.day;
+    const stay = kept.days.filter(({ day }) => day !== lost);
+    const pins = stay.flatMap(({ day, batches }) => {
+      const batch = batches[Math.floor(chance.uniform(0, batches.length))];
+      return batch ? [{ day, recipe: batch.recipe, jars: batch.jars }] : [];
+    });
+    expect(pins.length).toBeGreaterThan(3);
+    const before = kept.days.flatMap(({ day, batches }) => batches.map(({ recipe }) => ({ day, recipe })));
+    const days = problem.days.filter(({ id }) => id !== lost);
+    const jarsOf = ({ plan: found }: PlannedSeason) =>
+      pins.map((pin) => {
+        const batches = found.days.find(({ day }) => day === pin.day)?.batches;
+        return batches?.find(({ recipe }) => recipe === pin.recipe)?.jars;
+      });
+    for (const again of [
+      { ...problem, days, pins, before },
+      { ...problem, days, pins },
+    ]) {
+      const planned = stoppedAtOnce(again, check);
+      expect(jarsOf(planned)).toEqual(pins.map(({ jars }) => jars));
+      expect(planFaults(again, planned.plan)).toEqual([]);
+    }
+  },
+);
 
 test.each([
   ['no days', (problem: SeasonProblem) => ({ ...problem, days: [] })],
