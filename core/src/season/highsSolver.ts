@@ -5,12 +5,23 @@ import { type Solver, type SolverAnswer, type SolverNews } from './solver';
 const CONTINUOUS = 0;
 const WHOLE = 1;
 
+/** Cutting planes at the root, and no search for solutions. */
+const ROOT_ALONE = {
+  ...{ mip_max_nodes: 1, mip_heuristic_effort: 0, mip_heuristic_run_feasibility_jump: false },
+  ...{ mip_heuristic_run_rens: false, mip_heuristic_run_rins: false },
+};
+
 /** HiGHS, compiled to WebAssembly: one thread, the calling one, which it blocks. Reference: Huangfu and Hall 2018. */
 export async function highsSolver(): Promise<Solver> {
   const highs = await loadHighs();
-  return (model, { seconds, gap, start, onNews }) =>
+  return (model, { seconds, gap, boundOnly, start, onNews }) =>
     highs.withModel(modelData(model), (native): SolverAnswer => {
-      native.options.set({ output_flag: false, time_limit: seconds, mip_rel_gap: gap });
+      native.options.set({
+        ...{ output_flag: false, time_limit: seconds, mip_rel_gap: gap },
+        // Its own small searches find a plan several times sooner without reducing each anew: measured on seasons.
+        mip_root_presolve_only: true,
+        ...(boundOnly && ROOT_ALONE),
+      });
       if (start) native.setSolution({ colValue: Array.from(start) });
       const startedAt = performance.now();
       let worth: number | undefined;

@@ -1,6 +1,7 @@
+import { kernelOf, type Likely } from './kernelOf';
 import { type LinearModel } from './linearModel';
 import { always, type ModelPart, partOf, withPart } from './modelPart';
-import { type SeasonModel } from './seasonModel';
+import { type BatchColumns, type SeasonModel } from './seasonModel';
 import { goalKey } from './seasonProblem';
 import { type Solver } from './solver';
 
@@ -31,44 +32,55 @@ export interface Improvement {
  * as the repairer.
  */
 export class Improver {
-  private size = FIRST_SIZE;
+  private readonly sizes = [FIRST_SIZE, FIRST_SIZE];
+  private readonly weeks = [0, 0];
   private turn = 0;
-  /** Where the next weeks begin. */
-  private week = 0;
 
-  /** @param unit draws from 0 to 1 */
+  /**
+   * @param unit draws from 0 to 1
+   * @param likely whether the relaxation makes a batch at all: every second part looks at such alone, and so at more weeks
+   */
   constructor(
     private readonly solve: Solver,
     private readonly unit: () => number,
+    private readonly likely: Likely = () => true,
   ) {}
 
   /** @returns undefined where the part looked at is as good as it can be, or its time was short */
   next(columns: SeasonModel, values: ArrayLike<number>, seconds: number): Improvement | undefined {
     const { model } = columns;
-    const free = this.turn++ % 4 < 3 ? this.nextWeeks(columns) : goalsFree(columns, this.unit, this.size);
+    const turn = this.turn++;
+    const which = turn % 2;
+    const chosen = which === 1 ? columns.batches : kernelOf(columns, this.likely, values);
+    const free =
+      turn % 6 < 4
+        ? this.nextWeeks(columns, chosen, which)
+        : goalsFree(columns, chosen, this.unit, this.sizes[which] ?? FIRST_SIZE);
     const part = partOf(model, values, free);
     const answer = this.solve(part.model, {
       ...{ seconds: Math.min(PART_SECONDS, seconds), gap: PART_GAP },
       start: part.start,
     });
     const isSolved = answer.kind === 'solved' && answer.bound - answer.worth <= 2 * PART_GAP * Math.abs(answer.worth);
-    this.size = Math.min(MOST_SIZE, Math.max(LEAST_SIZE, this.size * (isSolved ? GROWS : SHRINKS)));
+    const size = (this.sizes[which] ?? FIRST_SIZE) * (isSolved ? GROWS : SHRINKS);
+    this.sizes[which] = Math.min(MOST_SIZE, Math.max(LEAST_SIZE, size));
     return answer.kind === 'solved' ? better(model, values, part, answer.values) : undefined;
   }
 
   /** Weeks that follow each other, as many as a part has room for; the next part begins in the middle of this one. */
-  private nextWeeks(columns: SeasonModel): Set<number> {
-    const weeks = [...new Set(columns.batches.map(({ day }) => day.week))];
+  private nextWeeks(columns: SeasonModel, batches: readonly BatchColumns[], which: number): Set<number> {
+    const weeks = [...new Set(batches.map(({ day }) => day.week))];
     const chosen: number[] = [];
     let whole = 0;
-    if (this.week >= weeks.length) this.week = 0;
-    for (let i = this.week; i < weeks.length && whole < this.size; i++) {
+    let from = this.weeks[which] ?? 0;
+    if (from >= weeks.length) from = 0;
+    for (let i = from; i < weeks.length && whole < (this.sizes[which] ?? FIRST_SIZE); i++) {
       const week = weeks[i] ?? 0;
       chosen.push(week);
-      whole += WHOLE_A_BATCH * columns.batches.filter(({ day }) => day.week === week).length;
+      whole += WHOLE_A_BATCH * batches.filter(({ day }) => day.week === week).length;
     }
-    this.week += Math.max(1, Math.floor(chosen.length / 2));
-    return weeksFree(columns, new Set(chosen));
+    this.weeks[which] = from + Math.max(1, Math.floor(chosen.length / 2));
+    return weeksFree(columns, batches, new Set(chosen));
   }
 }
 
@@ -108,21 +120,26 @@ export function worthOf({ columns }: LinearModel, values: ArrayLike<number>): nu
 }
 
 /** Columns of some weeks. */
-function weeksFree(columns: SeasonModel, chosen: ReadonlySet<number>): Set<number> {
+function weeksFree(columns: SeasonModel, batches: readonly BatchColumns[], chosen: ReadonlySet<number>): Set<number> {
   const inside = <Item extends { readonly day: { readonly week: number } }>(items: readonly Item[]) =>
     items.filter(({ day }) => chosen.has(day.week));
   return new Set([
     ...always(columns),
     ...inside(columns.days).map(({ column }) => column),
-    ...inside(columns.batches).flatMap(({ begun, loads, jars }) => [begun, loads, jars[0]]),
+    ...inside(batches).flatMap(({ begun, loads, jars }) => [begun, loads, jars[0]]),
     ...inside(columns.takings).map(({ column }) => column),
     ...inside(columns.thawed).map(({ column }) => column),
   ]);
 }
 
 /** Products over the whole season, as many as a part has room for. */
-function goalsFree(columns: SeasonModel, unit: () => number, size: number): Set<number> {
-  const { days, batches, goals, takings, thawed } = columns;
+function goalsFree(
+  columns: SeasonModel,
+  batches: readonly BatchColumns[],
+  unit: () => number,
+  size: number,
+): Set<number> {
+  const { days, goals, takings, thawed } = columns;
   const chosen = new Set<string>();
   let whole = 0;
   for (let tries = 0; tries < goals.length && (whole < size || chosen.size < 2); tries++) {

@@ -1,4 +1,6 @@
 import { drawsFrom } from '../measure/draws';
+import { columnsOf, kernelOf, type Likely, likelyOf } from './kernelOf';
+import { partOf, withPart } from './modelPart';
 import { planByHand } from './byHand';
 import { completed, Improver } from './improve';
 import { planFaults } from './planFaults';
@@ -6,10 +8,10 @@ import { planOfThese } from './planOfThese';
 import { planValues } from './planValues';
 import { readPlan } from './readPlan';
 import { type SeasonModel, seasonModel } from './seasonModel';
-import { type SeasonDayPlan, type SeasonPlan } from './seasonPlan';
+import { type SeasonBatch, type SeasonDayPlan, type SeasonPlan } from './seasonPlan';
 import { type SeasonCut, type SeasonDay, type SeasonProblem } from './seasonProblem';
 import { type Solver } from './solver';
-import { withoutBatch } from './withoutBatch';
+import { withFewer } from './withFewer';
 
 /** How far the planning has come. */
 export interface SeasonNews {
@@ -48,11 +50,15 @@ const USUAL_GAP = 0.005;
 /** Products on days: a season of no more is solved as a whole, until this part of the time. */
 const SMALL = 150;
 const WHOLE_UNTIL = 0.3;
+/** Of a large one its kernel is solved until this part of the time; so much of the time goes into a nearer bound. */
+const KERNEL_UNTIL = 0.5;
+const BOUND_PART = 0.15;
 
 /**
- * Plans a season: by hand first, around what is pinned, or from what is left of the plan before; then a small one as a whole, and of a large one part after part anew, with the relaxation
- * for what no plan can be better than. Each better plan is laid out by core/day, day by day; loads that cannot be done are
- * cut off and the rest is gone on from.
+ * Plans a season: by hand first, around what is pinned, or from what is left of the plan before; then a small one as a whole.
+ * Of a large one the relaxation says what no plan can be better than and which products on which days are likely; these are
+ * solved as a whole, and then part after part is planned anew. Each better plan is laid out by core/day, day by day; loads
+ * that cannot be done are cut off and the rest is gone on from.
  *
  * @returns always a plan that {@link planFaults} finds nothing in, the empty one where nothing can be made
  */
@@ -90,9 +96,14 @@ class Planning {
 
   run(): PlannedSeason {
     const { seconds } = this.search;
-    if (seasonModel(this.problem).batches.length <= SMALL) this.solveWhole(seconds * WHOLE_UNTIL);
-    if (this.bound === undefined) this.relax(seconds);
-    this.improve(new Improver(this.solve, this.draws.unit), seconds);
+    const whole = seasonModel(this.problem);
+    if (whole.batches.length <= SMALL) this.solveWhole(seconds * WHOLE_UNTIL);
+    const likely = this.bound === undefined ? this.relax(whole, seconds) : undefined;
+    if (likely) {
+      this.solveKernel(likely, seconds * KERNEL_UNTIL);
+      this.lowerBound(whole, BOUND_PART * seconds);
+    }
+    this.improve(new Improver(this.solve, this.draws.unit, likely), seconds);
     const { best, byHand, bound, cuts } = this;
     return { plan: best, ...(bound !== undefined && { bound }), byHand, cuts };
   }
@@ -145,13 +156,48 @@ class Planning {
     }
   }
 
+  /** What the relaxation makes a little of, and the plan in hand, as a whole; once more after each day that cannot be done. */
+  private solveKernel(likely: Likely, until: number): void {
+    for (let again = true; again && this.goOn && !this.isGoodEnough() && this.search.elapsed() < until;) {
+      const columns = seasonModel(this.problem);
+      // What a hand makes is seldom what a good plan makes: it would only make the kernel larger.
+      const isNew = this.best === this.byHand;
+      const values = this.startFrom(columns, isNew ? { ...this.best, days: [] } : this.best);
+      const kernel = kernelOf(columns, likely, values);
+      const part = partOf(columns.model, values, columnsOf(columns, kernel));
+      const read = (found: ArrayLike<number>) => readPlan(this.problem, columns, withPart(values, part, found));
+      const answer = this.solve(part.model, {
+        ...{ seconds: this.left(until), gap: this.search.gap ?? USUAL_GAP, ...(!isNew && { start: part.start }) },
+        onNews: ({ values: found }) => {
+          const plan = found && read(found);
+          if (plan && plan.worth > this.best.worth) this.keep(plan);
+          return this.tell();
+        },
+      });
+      again = answer.kind === 'solved' && !this.keep(read(answer.values));
+    }
+  }
+
   /** The season where nothing need be whole: what no plan can be better than, and what it makes a little of. */
-  private relax(until: number): void {
-    const { columns, rows } = seasonModel(this.problem).model;
+  private relax(whole: SeasonModel, until: number): Likely | undefined {
+    const { columns, rows } = whole.model;
     const loose = { rows, columns: columns.map((column) => ({ ...column, whole: false })) };
     const answer = this.solve(loose, { seconds: this.left(until), gap: 0 });
     if (answer.kind === 'solved') this.bound = answer.worth;
     this.tell();
+    return answer.kind === 'solved' ? likelyOf(whole, answer.values) : undefined;
+  }
+
+  /** A bound nearer than the relaxation: of the season before any day was cut off, so that it holds for every plan. */
+  private lowerBound({ model }: SeasonModel, seconds: number): void {
+    if (!this.goOn || this.isGoodEnough()) return;
+    this.solve(model, {
+      ...{ seconds, gap: 0, boundOnly: true },
+      onNews: ({ bound }) => {
+        if (bound !== undefined && bound < (this.bound ?? Infinity)) this.bound = bound;
+        return this.tell();
+      },
+    });
   }
 
   /** Nothing made is always possible. */
@@ -174,15 +220,21 @@ class Planning {
     return day !== undefined && this.search.canBeDone(day, planned);
   }
 
-  private cut({ day, batches }: SeasonDayPlan): void {
-    const windowMinutes = this.problem.days.find(({ id }) => id === day)?.windowMinutes ?? 0;
+  /** Forbids what cannot be done: as little of the day as cannot be done already, so that more plans are spared. */
+  private cut(planned: SeasonDayPlan): void {
+    let batches = planned.batches;
+    for (const each of planned.batches) {
+      const fewer = batches.filter((other) => other !== each);
+      if (fewer.length > 0 && !this.canBeDone({ ...planned, batches: fewer })) batches = fewer;
+    }
+    const windowMinutes = this.problem.days.find(({ id }) => id === planned.day)?.windowMinutes ?? 0;
     this.cuts.push({ windowMinutes, loads: batches.map(({ recipe, loads }) => ({ recipe, loads })) });
     this.problem = { ...this.problem, cuts: [...this.problem.cuts, this.cuts.at(-1) as SeasonCut] };
   }
 
   /**
-   * The plan with batches taken off the days that cannot be done, as little as helps, until they can. What is pinned goes
-   * only when nothing else is left to go.
+   * The plan with loads and batches taken off the days that cannot be done, as little as helps, until they can. What is
+   * pinned goes only when nothing else is left to go.
    */
   private doable(plan: SeasonPlan): SeasonPlan {
     let mended = plan;
@@ -191,14 +243,20 @@ class Planning {
         const planned = mended.days.find((each) => each.day === day);
         if (!planned || this.canBeDone(planned)) break;
         const loose = planned.batches.filter(({ recipe }) => !this.isPinned(day, recipe));
-        const without = (loose.length > 0 ? loose : planned.batches)
-          .map(({ recipe }) => withoutBatch(this.problem, mended, day, recipe))
-          .sort((a, b) => b.worth - a.worth);
-        const enough = without.find(({ days }) => days.every((each) => each.day !== day || this.canBeDone(each)));
-        mended = enough ?? without[0] ?? mended;
+        const fewer = (loose.length > 0 ? loose : planned.batches).flatMap((batch) => this.fewerOf(mended, day, batch));
+        fewer.sort((a, b) => b.worth - a.worth);
+        const enough = fewer.find(({ days }) => days.every((each) => each.day !== day || this.canBeDone(each)));
+        mended = enough ?? fewer[0] ?? mended;
       }
     }
     return mended;
+  }
+
+  /** The plan with a load less of a batch, where it has more than one, and without it. */
+  private fewerOf(plan: SeasonPlan, day: string, { recipe, loads }: SeasonBatch): SeasonPlan[] {
+    const perLoad = this.problem.recipes.find(({ id }) => id === recipe)?.perLoad ?? 0;
+    const jars = loads > 1 ? [(loads - 1) * perLoad, 0] : [0];
+    return jars.map((each) => withFewer(this.problem, plan, day, recipe, each));
   }
 
   /**

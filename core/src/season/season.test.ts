@@ -177,6 +177,12 @@ test('a day that cannot be done is cut off, and the plan goes on without it', ()
   });
   expect(most).toBeGreaterThan(1);
   expect(planned.cuts.length).toBeGreaterThan(0);
+  // No more is forbidden than cannot be done: any part of it can.
+  for (const { loads } of planned.cuts) {
+    const sum = loads.reduce((all, each) => all + each.loads, 0);
+    for (const each of loads) expect(loads.length === 1 || sum - each.loads < 2).toBe(true);
+    expect(sum).toBeGreaterThanOrEqual(2);
+  }
   for (const { batches } of planned.plan.days) expect(batches.reduce((sum, { loads }) => sum + loads, 0)).toBe(1);
   expect(planFaults(problem, planned.plan)).toEqual([]);
   expect(planned.plan.days).toHaveLength(2);
@@ -203,7 +209,8 @@ test.each([31, 32, 33, 34])(
     const chance = chanceFrom(seed);
     const { problem, kitchen } = simulateSeason(chance, { weeks: 16, crops: 8, products: 14, daysAWeek: 2 });
     const check = dayCheck(problem, kitchen);
-    const { plan: kept } = planFor(problem, 3, check);
+    const { plan: kept, bound } = planFor(problem, 3, check);
+    expect(bound).toBeGreaterThanOrEqual(kept.worth - 1e-3);
     const lost = kept.days[1]?.day;
     const stay = kept.days.filter(({ day }) => day !== lost);
     const pins = stay.flatMap(({ day, batches }) => {

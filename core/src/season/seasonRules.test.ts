@@ -15,7 +15,7 @@ import { jarsByRecipe, type SeasonPlan } from './seasonPlan';
 import { type Arrival, type SeasonProblem, type SeasonRecipe } from './seasonProblem';
 import { pointsPerJar, worthOf as worthOfJars, worthPieces } from './seasonWorth';
 import { type Solver } from './solver';
-import { withoutBatch } from './withoutBatch';
+import { withFewer } from './withFewer';
 
 const DAY_MS = 24 * 60 * 60_000;
 
@@ -175,19 +175,25 @@ test.each([31, 32, 33])(
   },
 );
 
-test('a batch taken out of a plan leaves nothing wrong, and what began with its peels goes with it', () => {
+test('a batch made smaller or taken out leaves nothing wrong, and what began with its peels goes with it', () => {
   const { problem } = simulateSeason(chanceFrom(34), { weeks: 10, crops: 6, products: 9, daysAWeek: 2 });
   const plan = planByHand(problem);
   for (const { day, batches } of plan.days) {
-    for (const { recipe } of batches) {
-      const without = withoutBatch(problem, plan, day, recipe);
+    for (const { recipe, jars, loads } of batches) {
+      const perLoad = problem.recipes.find(({ id }) => id === recipe)?.perLoad ?? 1;
+      const fewer = withFewer(problem, plan, day, recipe, loads > 1 ? (loads - 1) * perLoad : 0);
+      expect(planFaults(problem, fewer)).toEqual([]);
+      expect((jarsByRecipe(plan).get(recipe) ?? 0) - (jarsByRecipe(fewer).get(recipe) ?? 0)).toBe(
+        loads > 1 ? jars - (loads - 1) * perLoad : jars,
+      );
+      const without = withFewer(problem, plan, day, recipe, 0);
       expect(planFaults(problem, without)).toEqual([]);
       expect(without.days.flatMap((each) => each.batches)).toHaveLength(
         plan.days.flatMap((each) => each.batches).length - 1,
       );
     }
   }
-  expect(withoutBatch(problem, plan, 'no day', 'none')).toBe(plan);
+  expect(withFewer(problem, plan, 'no day', 'none', 0)).toBe(plan);
 });
 
 test('quiet days come after the busiest week, one a week; without any the last day is one', () => {

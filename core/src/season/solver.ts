@@ -15,6 +15,8 @@ export interface SolverLimits {
   readonly seconds: number;
   /** Good enough when no better solution can be worth more than this part. */
   readonly gap: number;
+  /** Looks for no solution, only for a bound that is nearer than the relaxation's; the news tell it. */
+  readonly boundOnly?: boolean;
   /** A solution to begin with. */
   readonly start?: ArrayLike<number>;
   /** Told on every step; answers whether to go on. */

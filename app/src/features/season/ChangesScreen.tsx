@@ -12,7 +12,7 @@ const KIND_WORDS = { new: 'New', gone: 'Gone', moved: 'Moved', more: 'More', few
 /** What a new plan does otherwise than the one gone by: taken as a whole, or left. */
 export function ChangesScreen() {
   const router = useRouter();
-  const { plan, planning, changes, take, leave } = useSeason();
+  const { plan, pins, planning, changes, take, leave } = useSeason();
   const report = planning?.report;
   const back = () => router.navigate('/plan/season');
   if (!plan || !report || !changes) {
@@ -52,7 +52,7 @@ export function ChangesScreen() {
       <View role="list" className="max-w-[640px]">
         {changes.length === 0 && <Words>The new plan is the plan you have.</Words>}
         {changes.map((change) => {
-          const { head, note } = changeWords(change);
+          const { head, note } = changeWords(change, pins);
           return (
             <View
               role="listitem"

@@ -1,6 +1,7 @@
 import { type PlanChange } from '@hoddle/core/season/planChanges';
 import { type ReportedBatch, type ReportedGoal } from '@hoddle/core/season/seasonReport';
 import { monthsOf, ribbonScale, tiersOf } from './ribbonLayout';
+import { type SeasonPin } from '@hoddle/core/season/seasonProblem';
 import { batchWords, changeWords, dayShort, madeOfWords, shortWords, takingWords } from './seasonWords';
 
 const pounds = (kg: number) => `${Math.round(kg * 2.204_62)} lb`;
@@ -38,14 +39,18 @@ test('why a goal stays short says how much of what would do', () => {
 });
 
 test('every kind of change is told with its days and what it was', () => {
-  const told = (change: Omit<PlanChange, 'batch'>) => changeWords({ batch, ...change }).note;
   const day = '2026-09-12';
+  const pin = { recipe: batch.recipe, jars: batch.jars };
+  const told = (change: Omit<PlanChange, 'batch'>, pins: readonly SeasonPin[] = []) =>
+    changeWords({ batch, ...change }, pins).note;
   expect(told({ kind: 'new', day })).toBe('new on Saturday 12 Sep');
   expect(told({ kind: 'gone', day })).toBe('no longer on Saturday 12 Sep');
   expect(told({ kind: 'more', day, was: 7 })).toBe('on Saturday 12 Sep, 7 before');
   expect(told({ kind: 'fewer', day, was: 21 })).toBe('on Saturday 12 Sep, 21 before');
   expect(told({ kind: 'moved', day, fromDay: '2026-09-05', was: 14 })).toBe('from Saturday 5 Sep to Saturday 12 Sep');
   expect(told({ kind: 'moved', day, fromDay: '2026-09-05', was: 9 })).toContain(', 9 before');
+  expect(told({ kind: 'gone', day }, [{ ...pin, day }])).toMatch(/Pinned, but it cannot be kept so\.$/);
+  expect(told({ kind: 'more', day, was: 7 }, [{ ...pin, day }])).toBe('on Saturday 12 Sep, 7 before');
 });
 
 test('a ribbon spans its weeks and days from edge to edge, with its months between', () => {

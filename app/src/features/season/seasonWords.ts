@@ -3,6 +3,7 @@ import { produceRow } from '@hoddle/core/handbook/produce';
 import { productRow } from '@hoddle/core/handbook/products';
 import { type PlanChange } from '@hoddle/core/season/planChanges';
 import { type ReportedBatch, type ReportedGoal, type ReportedTaking } from '@hoddle/core/season/seasonReport';
+import { type SeasonPin } from '@hoddle/core/season/seasonProblem';
 import { format, parseISO } from 'date-fns';
 
 /** Less is a quarter pound that rounds to nothing. */
@@ -49,20 +50,27 @@ export function shortWords({ short, jar }: ReportedGoal, mass: (kg: number) => s
   return `${more} would need ${need ?? 'more'}${of}`;
 }
 
-/** One change of a plan in words. */
-export function changeWords({ kind, batch, day, fromDay, was }: PlanChange): { head: string; note: string } {
-  const what = batchWords(batch);
+/** One change of a plan in words. What was pinned and cannot be kept so is told. */
+export function changeWords(change: PlanChange, pins: readonly SeasonPin[]): { head: string; note: string } {
+  const { kind, batch, day, fromDay } = change;
+  const pin = pins.find((each) => each.recipe === batch.recipe && each.day === (fromDay ?? day));
+  const isLost = pin && (kind === 'gone' || kind === 'moved' || batch.jars < pin.jars);
+  const note = whereWords(change);
+  return { head: batchWords(batch), note: isLost ? `${note}. Pinned, but it cannot be kept so.` : note };
+}
+
+function whereWords({ kind, batch, day, fromDay, was }: PlanChange): string {
   switch (kind) {
     case 'new':
-      return { head: what, note: `new on ${dayShort(day)}` };
+      return `new on ${dayShort(day)}`;
     case 'gone':
-      return { head: what, note: `no longer on ${dayShort(day)}` };
+      return `no longer on ${dayShort(day)}`;
     case 'moved': {
       const count = was === batch.jars ? '' : `, ${was} before`;
-      return { head: what, note: `from ${dayShort(fromDay ?? day)} to ${dayShort(day)}${count}` };
+      return `from ${dayShort(fromDay ?? day)} to ${dayShort(day)}${count}`;
     }
     case 'more':
     case 'fewer':
-      return { head: what, note: `on ${dayShort(day)}, ${was} before` };
+      return `on ${dayShort(day)}, ${was} before`;
   }
 }

@@ -4,15 +4,24 @@ import { type SeasonProblem } from './seasonProblem';
 
 const CRUMB_KG = 1e-6;
 
-/** A plan without one of its batches: what it took is left. What that batch gave to another goes with it. */
-export function withoutBatch(problem: SeasonProblem, plan: SeasonPlan, day: string, recipe: string): SeasonPlan {
+/**
+ * A plan with fewer jars of one of its batches, or without it: what they took is left. What that batch gave to another goes
+ * with it.
+ */
+export function withFewer(
+  problem: SeasonProblem,
+  plan: SeasonPlan,
+  day: string,
+  recipe: string,
+  jars: number,
+): SeasonPlan {
   const row = problem.recipes.find(({ id }) => id === recipe);
   const planned = plan.days.find((each) => each.day === day);
   const batch = planned?.batches.find((each) => each.recipe === recipe);
   if (!row || !planned || !batch) return plan;
   const fed = row.gives && planned.batches.find((each) => takesOf(problem, each.recipe) === row.gives?.kind);
   const cropOf = new Map(problem.arrivals.map(({ id, crop }) => [id, crop]));
-  const backKg = new Map(row.crops.map(({ crop, kgPerJar }) => [crop, kgPerJar * batch.jars]));
+  const backKg = new Map(row.crops.map(({ crop, kgPerJar }) => [crop, kgPerJar * (batch.jars - jars)]));
   const left = new Map(plan.rests.map((rest) => [rest.arrival, rest]));
   const takings = planned.takings.flatMap((taking) => {
     const crop = cropOf.get(taking.arrival);
@@ -26,13 +35,14 @@ export function withoutBatch(problem: SeasonProblem, plan: SeasonPlan, day: stri
     });
     return taking.massKg - massKg > CRUMB_KG ? [{ ...taking, massKg: taking.massKg - massKg }] : [];
   });
-  const batches = planned.batches.filter((each) => each !== batch);
+  const fewer = { recipe, jars, loads: Math.ceil(jars / row.perLoad) };
+  const batches = planned.batches.flatMap((each) => (each !== batch ? [each] : jars > 0 ? [fewer] : []));
   const days = plan.days.flatMap((each) =>
     each !== planned ? [each] : batches.length > 0 ? [{ ...each, batches, takings }] : [],
   );
   const without = { days, rests: [...left.values()] };
   const next = { ...without, worth: planWorth(problem, without) };
-  return fed ? withoutBatch(problem, next, day, fed.recipe) : next;
+  return fed ? withFewer(problem, next, day, fed.recipe, 0) : next;
 }
 
 function takesOf(problem: SeasonProblem, recipe: string): string | undefined {
