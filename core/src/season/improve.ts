@@ -5,8 +5,11 @@ import { type BatchColumns, type SeasonModel } from './seasonModel';
 import { goalKey } from './seasonProblem';
 import { type Solver } from './solver';
 
-/** Seconds that one part may take. */
-const PART_SECONDS = 0.6;
+/** One part may take this part of the whole time. */
+const PART_OF_TIME = 0.03;
+const LEAST_SECONDS = 0.3;
+/** Sharing out produce is soon done. */
+const SHARING_SECONDS = 0.6;
 /** Whole numbers in a part at first; it grows while parts are solved soon, and shrinks where they are not. */
 const FIRST_SIZE = 100;
 const GROWS = 1.25;
@@ -34,17 +37,22 @@ export interface Improvement {
 export class Improver {
   private readonly sizes = [FIRST_SIZE, FIRST_SIZE];
   private readonly weeks = [0, 0];
+  private readonly partSeconds: number;
   private turn = 0;
 
   /**
    * @param unit draws from 0 to 1
+   * @param seconds of the whole planning
    * @param likely whether the relaxation makes a batch at all: every second part looks at such alone, and so at more weeks
    */
   constructor(
     private readonly solve: Solver,
     private readonly unit: () => number,
+    seconds: number,
     private readonly likely: Likely = () => true,
-  ) {}
+  ) {
+    this.partSeconds = Math.max(LEAST_SECONDS, PART_OF_TIME * seconds);
+  }
 
   /** @returns undefined where the part looked at is as good as it can be, or its time was short */
   next(columns: SeasonModel, values: ArrayLike<number>, seconds: number): Improvement | undefined {
@@ -58,7 +66,7 @@ export class Improver {
         : goalsFree(columns, chosen, this.unit, this.sizes[which] ?? FIRST_SIZE);
     const part = partOf(model, values, free);
     const answer = this.solve(part.model, {
-      ...{ seconds: Math.min(PART_SECONDS, seconds), gap: PART_GAP },
+      ...{ seconds: Math.min(this.partSeconds, seconds), gap: PART_GAP },
       start: part.start,
     });
     const isSolved = answer.kind === 'solved' && answer.bound - answer.worth <= 2 * PART_GAP * Math.abs(answer.worth);
@@ -110,7 +118,7 @@ export function completed(
   const free = new Set(model.columns.flatMap(({ whole }, i) => (whole ? [] : [i])));
   const rounded = Float64Array.from(values, (value, i) => (model.columns[i]?.whole ? Math.round(value) : value));
   const part = partOf(model, rounded, free);
-  const answer = solve(part.model, { seconds: PART_SECONDS, gap: 0 });
+  const answer = solve(part.model, { seconds: SHARING_SECONDS, gap: 0 });
   return answer.kind === 'solved' ? withPart(rounded, part, answer.values) : undefined;
 }
 

@@ -50,9 +50,13 @@ const USUAL_GAP = 0.005;
 /** Products on days: a season of no more is solved as a whole, until this part of the time. */
 const SMALL = 150;
 const WHOLE_UNTIL = 0.3;
-/** Of a large one its kernel is solved until this part of the time; so much of the time goes into a nearer bound. */
+/** Of a large one its kernel is solved until this part of the time, or until it brought nothing better for that part. */
 const KERNEL_UNTIL = 0.5;
+const KERNEL_RESTS = 0.15;
+/** So much of the time goes into a nearer bound, less where it hardly moved for a while. */
 const BOUND_PART = 0.15;
+const BOUND_RESTS = 0.03;
+const BOUND_STEP = 1e-4;
 
 /**
  * Plans a season: by hand first, around what is pinned, or from what is left of the plan before; then a small one as a whole.
@@ -103,7 +107,7 @@ class Planning {
       this.solveKernel(likely, seconds * KERNEL_UNTIL);
       this.lowerBound(whole, BOUND_PART * seconds);
     }
-    this.improve(new Improver(this.solve, this.draws.unit, likely), seconds);
+    this.improve(new Improver(this.solve, this.draws.unit, seconds, likely), seconds);
     const { best, byHand, bound, cuts } = this;
     return { plan: best, ...(bound !== undefined && { bound }), byHand, cuts };
   }
@@ -165,13 +169,17 @@ class Planning {
       const values = this.startFrom(columns, isNew ? { ...this.best, days: [] } : this.best);
       const kernel = kernelOf(columns, likely, values);
       const part = partOf(columns.model, values, columnsOf(columns, kernel));
+      let betterAt = Infinity;
       const read = (found: ArrayLike<number>) => readPlan(this.problem, columns, withPart(values, part, found));
       const answer = this.solve(part.model, {
         ...{ seconds: this.left(until), gap: this.search.gap ?? USUAL_GAP, ...(!isNew && { start: part.start }) },
         onNews: ({ values: found }) => {
           const plan = found && read(found);
-          if (plan && plan.worth > this.best.worth) this.keep(plan);
-          return this.tell();
+          if (plan && plan.worth > this.best.worth) {
+            this.keep(plan);
+            betterAt = this.search.elapsed();
+          }
+          return this.tell() && this.search.elapsed() - betterAt < KERNEL_RESTS * this.search.seconds;
         },
       });
       again = answer.kind === 'solved' && !this.keep(read(answer.values));
@@ -191,11 +199,14 @@ class Planning {
   /** A bound nearer than the relaxation: of the season before any day was cut off, so that it holds for every plan. */
   private lowerBound({ model }: SeasonModel, seconds: number): void {
     if (!this.goOn || this.isGoodEnough()) return;
+    let nearerAt = Infinity;
     this.solve(model, {
       ...{ seconds, gap: 0, boundOnly: true },
-      onNews: ({ bound }) => {
-        if (bound !== undefined && bound < (this.bound ?? Infinity)) this.bound = bound;
-        return this.tell();
+      onNews: ({ bound = Infinity }) => {
+        const known = this.bound ?? Infinity;
+        if (bound < known - BOUND_STEP * Math.abs(known)) nearerAt = this.search.elapsed();
+        this.bound = Math.min(known, bound);
+        return this.tell() && this.search.elapsed() - nearerAt < BOUND_RESTS * this.search.seconds;
       },
     });
   }
