@@ -47,22 +47,23 @@ export interface SeasonSearch {
 }
 
 const USUAL_GAP = 0.005;
-/** Products on days: a season of no more is solved as a whole, until this part of the time. */
-const SMALL = 150;
-const WHOLE_UNTIL = 0.3;
-/** Of a large one its kernel is solved until this part of the time, or until it brought nothing better for that part. */
-const KERNEL_UNTIL = 0.5;
+/** The kernel may take this part of the time that is left; it ends when it brought nothing better for that part of all. */
+const KERNEL = 0.45;
 const KERNEL_RESTS = 0.15;
-/** So much of the time goes into a nearer bound, less where it hardly moved for a while. */
+/** Products on days: a season of no more is solved as a whole as well, in this part of the time that is left then. */
+const SMALL = 150;
+const SMALL_KERNEL = 0.3;
+const WHOLE = 0.4;
+/** In a large one so much of the time goes into a nearer bound, less where it hardly moved for a while. */
 const BOUND_PART = 0.15;
 const BOUND_RESTS = 0.03;
 const BOUND_STEP = 1e-4;
 
 /**
- * Plans a season: by hand first, around what is pinned, or from what is left of the plan before; then a small one as a whole.
- * Of a large one the relaxation says what no plan can be better than and which products on which days are likely; these are
- * solved as a whole, and then part after part is planned anew. Each better plan is laid out by core/day, day by day; loads
- * that cannot be done are cut off and the rest is gone on from.
+ * Plans a season: by hand first, around what is pinned, or from what is left of the plan before. The relaxation says what no
+ * plan can be better than, and which products on which days are likely; these are solved first, then a small season as a
+ * whole, and then part after part is planned anew. Each better plan is laid out by core/day, day by day; loads that cannot
+ * be done are cut off and the rest is gone on from.
  *
  * @returns always a plan that {@link planFaults} finds nothing in, the empty one where nothing can be made
  */
@@ -101,12 +102,11 @@ class Planning {
   run(): PlannedSeason {
     const { seconds } = this.search;
     const whole = seasonModel(this.problem);
-    if (whole.batches.length <= SMALL) this.solveWhole(seconds * WHOLE_UNTIL);
-    const likely = this.bound === undefined ? this.relax(whole, seconds) : undefined;
-    if (likely) {
-      this.solveKernel(likely, seconds * KERNEL_UNTIL);
-      this.lowerBound(whole, BOUND_PART * seconds);
-    }
+    const isSmall = whole.batches.length <= SMALL;
+    const likely = this.relax(whole, seconds);
+    if (likely) this.solveKernel(likely, this.after(isSmall ? SMALL_KERNEL : KERNEL));
+    if (isSmall) this.solveWhole(this.after(WHOLE));
+    else this.lowerBound(whole, BOUND_PART * seconds);
     this.improve(new Improver(this.solve, this.draws.unit, seconds, likely), seconds);
     const { best, byHand, bound, cuts } = this;
     return { plan: best, ...(bound !== undefined && { bound }), byHand, cuts };
@@ -132,6 +132,10 @@ class Planning {
     }
   }
 
+  private boundBy(bound = Infinity): void {
+    if (bound < (this.bound ?? Infinity)) this.bound = bound;
+  }
+
   private isGoodEnough(): boolean {
     const gap = this.search.gap ?? USUAL_GAP;
     return this.bound !== undefined && this.bound - this.best.worth <= gap * Math.abs(this.bound);
@@ -149,13 +153,13 @@ class Planning {
         ...{ seconds: this.left(until), gap: this.search.gap ?? USUAL_GAP },
         start: this.startFrom(columns, this.best),
         onNews: ({ bound }) => {
-          if (bound !== undefined) this.bound = bound;
+          this.boundBy(bound);
           return this.tell();
         },
       });
       if (answer.kind !== 'solved') return;
       // With more days cut off, less is possible: the bound of what is left holds for the plan.
-      if (Number.isFinite(answer.bound)) this.bound = answer.bound;
+      this.boundBy(answer.bound);
       if (this.keep(readPlan(this.problem, columns, answer.values))) return;
     }
   }
@@ -191,7 +195,7 @@ class Planning {
     const { columns, rows } = whole.model;
     const loose = { rows, columns: columns.map((column) => ({ ...column, whole: false })) };
     const answer = this.solve(loose, { seconds: this.left(until), gap: 0 });
-    if (answer.kind === 'solved') this.bound = answer.worth;
+    if (answer.kind === 'solved') this.boundBy(answer.worth);
     this.tell();
     return answer.kind === 'solved' ? likelyOf(whole, answer.values) : undefined;
   }
@@ -205,7 +209,7 @@ class Planning {
       onNews: ({ bound = Infinity }) => {
         const known = this.bound ?? Infinity;
         if (bound < known - BOUND_STEP * Math.abs(known)) nearerAt = this.search.elapsed();
-        this.bound = Math.min(known, bound);
+        this.boundBy(bound);
         return this.tell() && this.search.elapsed() - nearerAt < BOUND_RESTS * this.search.seconds;
       },
     });
@@ -216,6 +220,12 @@ class Planning {
     const values = planValues(this.problem, columns, plan);
     const nothing = planValues(this.problem, columns, { ...plan, days: [] });
     return completed(columns, values, this.solve) ?? completed(columns, nothing, this.solve) ?? nothing;
+  }
+
+  /** When so much of the time that is left will be over. */
+  private after(part: number): number {
+    const now = this.search.elapsed();
+    return now + part * Math.max(0, this.search.seconds - now);
   }
 
   private left(until: number): number {
