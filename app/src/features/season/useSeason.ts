@@ -12,7 +12,7 @@ const MINUTE_MS = 60_000;
 const OLD_MS = 3 * 24 * 60 * MINUTE_MS;
 const WEEKS = 26;
 /** By itself it plans for so long; asked for, a little longer. */
-const QUIET_SECONDS = 8;
+const QUIET_SECONDS = 12;
 const ASKED_SECONDS = 20;
 
 export interface Season {
