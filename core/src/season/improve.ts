@@ -29,14 +29,21 @@ export interface Improvement {
   readonly worth: number;
 }
 
+/** How large parts may be, and where the next weeks begin. */
+interface Walk {
+  size: number;
+  week: number;
+}
+
 /**
  * Better solutions near the one in hand: some weeks, or some products over the whole season, are planned anew while the
  * rest stays. Many small models where the large one is slow. Method: large neighbourhood search, Shaw 1998, with the solver
  * as the repairer.
  */
 export class Improver {
-  private readonly sizes = [FIRST_SIZE, FIRST_SIZE];
-  private readonly weeks = [0, 0];
+  /** Among what is likely, and among all. */
+  private readonly narrow: Walk = { size: FIRST_SIZE, week: 0 };
+  private readonly wide: Walk = { size: FIRST_SIZE, week: 0 };
   private readonly partSeconds: number;
   private turn = 0;
 
@@ -58,38 +65,33 @@ export class Improver {
   next(columns: SeasonModel, values: ArrayLike<number>, seconds: number): Improvement | undefined {
     const { model } = columns;
     const turn = this.turn++;
-    const which = turn % 2;
-    const chosen = which === 1 ? columns.batches : kernelOf(columns, this.likely, values);
-    const free =
-      turn % 6 < 4
-        ? this.nextWeeks(columns, chosen, which)
-        : goalsFree(columns, chosen, this.unit, this.sizes[which] ?? FIRST_SIZE);
+    const walk = turn % 2 === 0 ? this.narrow : this.wide;
+    const batches = walk === this.narrow ? kernelOf(columns, this.likely, values) : columns.batches;
+    const free = turn % 6 < 4 ? nextWeeks(columns, batches, walk) : goalsFree(columns, batches, this.unit, walk.size);
     const part = partOf(model, values, free);
     const answer = this.solve(part.model, {
       ...{ seconds: Math.min(this.partSeconds, seconds), gap: PART_GAP },
       start: part.start,
     });
     const isSolved = answer.kind === 'solved' && answer.bound - answer.worth <= 2 * PART_GAP * Math.abs(answer.worth);
-    const size = (this.sizes[which] ?? FIRST_SIZE) * (isSolved ? GROWS : SHRINKS);
-    this.sizes[which] = Math.min(MOST_SIZE, Math.max(LEAST_SIZE, size));
+    walk.size = Math.min(MOST_SIZE, Math.max(LEAST_SIZE, walk.size * (isSolved ? GROWS : SHRINKS)));
     return answer.kind === 'solved' ? better(model, values, part, answer.values) : undefined;
   }
+}
 
-  /** Weeks that follow each other, as many as a part has room for; the next part begins in the middle of this one. */
-  private nextWeeks(columns: SeasonModel, batches: readonly BatchColumns[], which: number): Set<number> {
-    const weeks = [...new Set(batches.map(({ day }) => day.week))];
-    const chosen: number[] = [];
-    let whole = 0;
-    let from = this.weeks[which] ?? 0;
-    if (from >= weeks.length) from = 0;
-    for (let i = from; i < weeks.length && whole < (this.sizes[which] ?? FIRST_SIZE); i++) {
-      const week = weeks[i] ?? 0;
-      chosen.push(week);
-      whole += WHOLE_A_BATCH * batches.filter(({ day }) => day.week === week).length;
-    }
-    this.weeks[which] = from + Math.max(1, Math.floor(chosen.length / 2));
-    return weeksFree(columns, batches, new Set(chosen));
+/** Weeks that follow each other, as many as a part has room for; the next part begins in the middle of this one. */
+function nextWeeks(columns: SeasonModel, batches: readonly BatchColumns[], walk: Walk): Set<number> {
+  const weeks = [...new Set(batches.map(({ day }) => day.week))];
+  const chosen: number[] = [];
+  let whole = 0;
+  if (walk.week >= weeks.length) walk.week = 0;
+  for (let i = walk.week; i < weeks.length && whole < walk.size; i++) {
+    const week = weeks[i] ?? 0;
+    chosen.push(week);
+    whole += WHOLE_A_BATCH * batches.filter(({ day }) => day.week === week).length;
   }
+  walk.week += Math.max(1, Math.floor(chosen.length / 2));
+  return weeksFree(columns, batches, new Set(chosen));
 }
 
 /** The solution with a part of it anew, where it is worth more. */
