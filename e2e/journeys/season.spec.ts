@@ -13,6 +13,7 @@ interface Season {
     readonly days: readonly {
       readonly day: string;
       readonly batches: readonly { readonly recipe: string; readonly jars: number }[];
+      readonly takings: readonly { readonly toPickKg: number; readonly thawedKg: number }[];
     }[];
   };
   readonly pins: readonly { readonly day: string; readonly recipe: string }[];
@@ -61,6 +62,19 @@ test('goals set, the season planned, a day lost, planned again, the changes read
     await expect(page.getByText(/^19 wanted: 3 here, \d+ planned/)).toBeVisible();
     await watch.fits();
     await expect.poll(async () => (await season()).plan?.jars ?? 0).toBeGreaterThan(60);
+  });
+
+  await test.step('a day whose produce still hangs is not opened with what would be spoiled by then', async () => {
+    // Nothing that is on hand on the demo's 29 August keeps for ten days.
+    const hanging = (await plannedDays()).filter(
+      ({ day, takings }) => day > '2026-09-08' && takings.every(({ toPickKg, thawedKg }) => toPickKg > 0 && !thawedKg),
+    );
+    expect(hanging.length).toBeGreaterThan(0);
+    for (const { day } of hanging) {
+      await hands.goto(`/plan/on/${day}`);
+      await expect(page.getByText(/still to be picked/).first()).toBeVisible();
+      await expect(hands.key(/^Open the day/)).toHaveCount(0);
+    }
   });
 
   const lost = (await plannedDays())[1];

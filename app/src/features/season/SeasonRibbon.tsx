@@ -27,7 +27,9 @@ interface SeasonRibbonProps {
 const DAY_MS = 24 * 60 * 60_000;
 const HALF_WEEK_MS = 3.5 * DAY_MS;
 const FOOT_PX = 24;
-const TIERS = 3;
+/** A week of many days takes more tiers than a quiet one. */
+const LEAST_TIERS = 2;
+const MOST_TIERS = 5;
 
 /**
  * The season: one row per crop on one scale of weight, weeks from left to right, picked solid and expected hatched with its
@@ -38,17 +40,18 @@ export function SeasonRibbon({ rows, days, now, wide }: SeasonRibbonProps) {
   const mass = useMassWords();
   const [width, setWidth] = useState(wide ? 720 : 358);
   const size = wide ? { row: 38, bell: 84, label: 150, plate: 34 } : { row: 34, bell: 62, label: 96, plate: 28 };
-  const top = TIERS * (size.plate + 4) + 20;
-  const height = top + rows.length * size.row + FOOT_PX;
   const scale = ribbonScale(rows, days.map(({ at }) => at).concat(now), size.label, width - 14);
+  const xs = days.map(({ at }) => scale.x(at));
+  const tiers = tiersOf(xs, size.plate + 2, MOST_TIERS);
+  const tierCount = Math.max(LEAST_TIERS, ...tiers.map((tier) => tier + 1));
+  const top = tierCount * (size.plate + 4) + 20;
+  const height = top + rows.length * size.row + FOOT_PX;
   const mostKg = Math.max(
     1e-6,
     ...rows.flatMap(({ weeks }) => weeks.map((week) => week.pickedKg + week.expectedKg.p50)),
   );
   const floorOf = (row: number) => top + (row + 1) * size.row - 6;
   const px = (kg: number) => (kg / mostKg) * size.bell;
-  const xs = days.map(({ at }) => scale.x(at));
-  const tiers = tiersOf(xs, size.plate + 2, TIERS);
   const nowX = scale.x(now);
   return (
     <View
@@ -113,7 +116,7 @@ export function SeasonRibbon({ rows, days, now, wide }: SeasonRibbonProps) {
             key={day.at}
             day={day}
             x={xs[i] ?? 0}
-            y={size.plate / 2 + 2 + (TIERS - 1 - (tiers[i] ?? 0)) * (size.plate + 4)}
+            y={size.plate / 2 + 2 + (tierCount - 1 - (tiers[i] ?? 0)) * (size.plate + 4)}
             radius={size.plate / 2}
             floors={rows.flatMap((row, at) => (day.crops.includes(row.crop) ? [floorOf(at)] : []))}
           />

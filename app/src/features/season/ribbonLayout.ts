@@ -34,7 +34,7 @@ export function monthsOf({ fromAt, toAt }: RibbonScale): number[] {
   }
 }
 
-/** Days in two tiers, so that plates near each other do not cover each other: the tier of each. */
+/** The tier of each day's plate, so that plates near each other do not cover each other: no more tiers than that takes. */
 export function tiersOf(xs: readonly number[], platePx: number, tiers: number): number[] {
   const last = Array.from({ length: tiers }, () => -Infinity);
   return xs.map((x) => {

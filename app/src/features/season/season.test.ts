@@ -69,5 +69,6 @@ test('plates that would cover each other stand in different tiers, as long as th
   expect(tiersOf([0, 40, 80], 30, 3)).toEqual([0, 0, 0]);
   // A fourth one takes the tier that was left longest ago.
   expect(tiersOf([0, 10, 20, 25], 30, 3)).toEqual([0, 1, 2, 0]);
+  expect(tiersOf([0, 10, 20, 25, 35], 30, 5)).toEqual([0, 1, 2, 3, 0]);
   expect(tiersOf([], 30, 2)).toEqual([]);
 });

@@ -28,7 +28,8 @@ export function useOpenDay(day: ReportedDay | undefined): { readonly batches: re
   const lots = useLots();
   const pages = usePages();
   const enter = useHouseholdStore((store) => store.enter);
-  const here = new Pantry(lots);
+  // What is on hand now and spoils before that day is not what it is made of.
+  const here = new Pantry(lots.filter(({ until }) => until >= (day?.at ?? 0)));
   const taken = (day?.batches ?? []).map((batch) => ({ batch, uses: here.takeFor(batch) }));
   const open = () => {
     const startAt = Math.max(day?.at ?? 0, nextQuarter(householdNow()));
