@@ -44,6 +44,10 @@ export function SeasonRibbon({ rows, days, now, wide }: SeasonRibbonProps) {
   const xs = days.map(({ at }) => scale.x(at));
   const tiers = tiersOf(xs, size.plate + 2, MOST_TIERS);
   const tierCount = Math.max(LEAST_TIERS, ...tiers.map((tier) => tier + 1));
+  // The plates below are drawn over the stems of those above them.
+  const fromTheTop = days
+    .map((day, i) => ({ day, x: xs[i] ?? 0, tier: tiers[i] ?? 0 }))
+    .sort((a, b) => b.tier - a.tier);
   const top = tierCount * (size.plate + 4) + 20;
   const height = top + rows.length * size.row + FOOT_PX;
   const mostKg = Math.max(
@@ -111,12 +115,12 @@ export function SeasonRibbon({ rows, days, now, wide }: SeasonRibbonProps) {
           </G>
         ))}
         <Line x1={nowX} y1={top - 16} x2={nowX} y2={height - FOOT_PX} stroke={COLOURS.cobalt} strokeWidth={3} />
-        {days.map((day, i) => (
+        {fromTheTop.map(({ day, x, tier }) => (
           <DayPlate
             key={day.at}
             day={day}
-            x={xs[i] ?? 0}
-            y={size.plate / 2 + 2 + (tierCount - 1 - (tiers[i] ?? 0)) * (size.plate + 4)}
+            x={x}
+            y={size.plate / 2 + 2 + (tierCount - 1 - tier) * (size.plate + 4)}
             radius={size.plate / 2}
             floors={rows.flatMap((row, at) => (day.crops.includes(row.crop) ? [floorOf(at)] : []))}
           />
