@@ -1,12 +1,13 @@
-import { always, partOf, withPart } from './modelPart';
+import { columnsOf } from './kernelOf';
+import { partOf, withPart } from './modelPart';
 import { readPlan } from './readPlan';
 import { seasonModel } from './seasonModel';
 import { type SeasonPlan } from './seasonPlan';
 import { type SeasonProblem } from './seasonProblem';
 import { type Solver } from './solver';
 
-/** So few products on days are soon solved; more than that time is not theirs. */
-const SECONDS = 0.6;
+/** So few products on days are soon solved, but nothing that is pinned may be lost to a busy machine. */
+const SECONDS = 2;
 const GAP = 1e-3;
 
 /** A product on a day. */
@@ -23,7 +24,7 @@ interface Placed {
  */
 export function planOfThese(problem: SeasonProblem, these: readonly Placed[], solve: Solver): SeasonPlan | undefined {
   const columns = seasonModel(problem);
-  const { batches, days, takings, thawed } = columns;
+  const { batches } = columns;
   const asked = batches.filter(({ day, recipe }) =>
     these.some((each) => each.day === day.id && each.recipe === recipe.id),
   );
@@ -32,14 +33,8 @@ export function planOfThese(problem: SeasonProblem, these: readonly Placed[], so
       asked.includes(batch) ||
       asked.some(({ day, recipe: { takes } }) => takes && day === batch.day && takes.kind === batch.recipe.gives?.kind),
   );
-  const onDays = new Set(own.map(({ day }) => day));
-  const free = new Set([
-    ...always(columns),
-    ...own.flatMap(({ begun, loads, jars }) => [begun, loads, jars[0]]),
-    ...[days, takings, thawed].flatMap((each) => each.filter(({ day }) => onDays.has(day))).map(({ column }) => column),
-  ]);
   const nothing = new Float64Array(columns.model.columns.length);
-  const part = partOf(columns.model, nothing, free);
+  const part = partOf(columns.model, nothing, columnsOf(columns, own));
   const answer = solve(part.model, { seconds: SECONDS, gap: GAP });
   if (answer.kind !== 'solved') return undefined;
   return readPlan(problem, columns, withPart(nothing, part, answer.values));
