@@ -1,7 +1,8 @@
 import * as v from 'valibot';
+import { CARDS } from '@hoddle/core/handbook/cards';
 import { METHODS } from '@hoddle/core/process/method';
 import { AltitudeFt } from './altitude';
-import { Jar, PackSchema, Product } from './crop';
+import { Crop, Jar, PackSchema, Product } from './crop';
 import { Id, Time } from './id';
 import { Ingredients } from './process';
 
@@ -28,6 +29,10 @@ export const PlannedLoadSchema = v.object({
 export const BatchSchema = v.object({
   id: Id,
   product: Product,
+  /** Id of the card it is made by. */
+  recipe: v.optional(v.picklist(CARDS.map(({ card }) => card), 'is no card of the handbook')),
+  /** Optional steps that are left out. */
+  without: v.optional(v.pipe(v.array(v.pipe(v.string(), v.maxLength(60))), v.maxLength(20))),
   jar: Jar,
   pack: PackSchema,
   method: v.picklist(METHODS, 'is no way of processing that was tested'),
@@ -41,7 +46,7 @@ export const BatchSchema = v.object({
   ingredients: v.optional(Ingredients),
   /** The batch whose unsealed jars are processed again in it. */
   againOf: v.optional(Id),
-  uses: v.pipe(v.array(v.object({ pickId: Id, massKg: Kg, softKg: Kg })), v.maxLength(200)),
+  uses: v.pipe(v.array(v.object({ pickId: Id, crop: v.optional(Crop), massKg: Kg, softKg: Kg })), v.maxLength(200)),
   loads: v.pipe(
     v.array(PlannedLoadSchema),
     v.minLength(1, 'must hold at least one load'),

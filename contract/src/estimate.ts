@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { CROP_IDS } from '@hoddle/core/handbook/crops';
 import { AmountSchema, Form } from './amount';
 import { Crop, Jar, Product } from './crop';
 import { BareRefusal } from './refusal';
@@ -26,13 +27,11 @@ export const EstimateReply = v.union([
 /** The body of `POST /api/jars-from`: any lots together. */
 export const JarsFromRequest = v.object({
   lots: v.pipe(
-    v.array(v.object({ crop: Crop, amount: AmountSchema, form: v.optional(Form) })),
+    v.array(v.object({ crop: Crop, amount: AmountSchema, form: v.optional(Form), /** Picked unripe. */ green: v.optional(v.boolean()) })),
     v.minLength(1, 'must hold at least one lot'),
     v.maxLength(100, 'are too many'),
   ),
 });
-
-const ProduceKg = v.strictObject({ crop: Crop, massKg: v.number() });
 
 /** Every product these lots can become, with full jars of each size, what is left over and what is missing. */
 export const JarsFromReply = v.strictObject({
@@ -45,7 +44,7 @@ export const JarsFromReply = v.strictObject({
       basis: v.string(),
       usedKg: v.number(),
       leftKg: v.number(),
-      missing: v.array(v.strictObject({ ...ProduceKg.entries, massKg: v.optional(v.number()), text: v.string() })),
+      missing: v.array(v.strictObject({ crop: v.picklist(CROP_IDS), massKg: v.optional(v.number()), text: v.string(), stops: v.boolean() })),
       byProducts: v.array(
         v.strictObject({
           kind: v.picklist(['thin juice', 'peels and cores']),

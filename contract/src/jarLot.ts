@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { CROP_IDS } from '@hoddle/core/handbook/crops';
 import { BEST_MONTHS } from '@hoddle/core/pantry/keepsUntil';
 import { MOVEMENT_KINDS, MOVEMENT_WAYS, SEALS } from '@hoddle/core/pantry/jarLot';
 import { PLACE_KINDS, USUAL_PLACES } from '@hoddle/core/pantry/place';
@@ -30,6 +31,9 @@ export const JarLotSchema = v.object({
   loadId: v.optional(Id),
   fromLotId: v.optional(Id),
   product: Product,
+  /** Id of the card it was made by, and its main crop: what it is called. */
+  recipe: v.optional(v.pipe(v.string(), v.maxLength(80))),
+  crop: v.optional(v.picklist(CROP_IDS)),
   jar: Jar,
   place: PlaceId,
   seal: v.picklist(SEALS, `must be one of ${SEALS.join(', ')}`),

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { altitudeFtFromMetres } from '@hoddle/core/measure/altitude';
-import { CHANGE_IDS } from '@hoddle/core/process/change';
+import { CHANGE_IDS } from '@hoddle/core/recipe/change';
 import { METHODS } from '@hoddle/core/process/method';
 import { AltitudeFt, AltitudeFtText, AltitudeMText } from './altitude';
 import { Jar, PackSchema } from './crop';
@@ -45,11 +45,17 @@ export const ProcessQuery = v.pipe(
 export const Ingredients = v.pipe(
   v.array(v.pipe(v.string(), v.trim(), v.minLength(1, 'is empty'), v.maxLength(120, 'is too long'))),
   v.minLength(1, 'holds nothing'),
-  v.maxLength(40, 'are too many'),
+  v.maxLength(100, 'are too many'),
 );
 
 /** The body of `POST /api/process`: a batch as it is to be made, held against its formula. */
-export const BatchProcessRequest = v.object({ ...question, altitudeFt: AltitudeFt, ingredients: Ingredients });
+export const BatchProcessRequest = v.object({
+  ...question,
+  altitudeFt: AltitudeFt,
+  ingredients: Ingredients,
+  /** Id of the card that is meant, of several of a product; else the nearest. */
+  recipe: v.optional(Word),
+});
 
 const Jars = v.strictObject({ minutes: v.number() });
 const CheckedOn = v.pipe(v.string(), v.isoDate());
@@ -70,7 +76,7 @@ export const TestedProcessReply = v.strictObject({
   acid: v.optional(
     v.strictObject({
       bottledLemonJuiceTbsp: v.number(),
-      citricAcidTsp: v.number(),
+      citricAcidTsp: v.optional(v.number()),
       vinegarTbsp: v.optional(v.number()),
     }),
   ),
@@ -103,12 +109,20 @@ export type ProcessReply = v.InferOutput<typeof ProcessReply>;
 export const BatchProcessReply = v.strictObject({
   answer: ProcessReply,
   /** What the batch does to the formula, each with rule 17's verdict. */
+  /** How much of the card the batch is: 0.5 for half of it. */
+  scale: v.optional(v.number()),
+  /** Id of the card it is held against. */
+  recipe: v.optional(v.string()),
   changes: v.pipe(
     v.array(
       v.strictObject({
         change: v.picklist(CHANGE_IDS),
         verdict: v.picklist(['allowed', 'within-limits', 'never']),
         reason: v.string(),
+        /** The line of the batch that it is about, as it was sent. */
+        line: v.optional(v.string()),
+        /** The line of the card that it is held against. */
+        tested: v.optional(v.string()),
       }),
     ),
     v.readonly(),

@@ -30,6 +30,8 @@ const ProductReply = v.strictObject({
   formulas: v.pipe(
     v.array(
       v.strictObject({
+        /** Id of the card: `GET /api/recipes/{id}`. */
+        recipe: v.string(),
         mainInputs: v.string(),
         yields: v.optional(v.strictObject({ low: v.number(), high: v.number() })),
         yieldJar: v.string(),

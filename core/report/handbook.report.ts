@@ -6,7 +6,7 @@ import { PRESSURE } from '../src/handbook/pressure';
 import { PRODUCE } from '../src/handbook/produce';
 import { PRODUCTS } from '../src/handbook/products';
 import { QUANTITIES } from '../src/handbook/quantity';
-import { formulasOf, RECIPES } from '../src/handbook/recipes';
+import { CARDS, hasSureCard } from '../src/handbook/cards';
 import { STEPS } from '../src/handbook/steps';
 import { SYRUPS } from '../src/handbook/syrup';
 import { ALTITUDE_BANDS, DIAL_BANDS, WEIGHTED_BANDS } from '../src/process/altitudeBand';
@@ -27,7 +27,7 @@ for (const [name, rows] of Object.entries({
   'boiling water': BOILING_WATER,
   pressure: PRESSURE,
   quantities: QUANTITIES,
-  formulas: RECIPES,
+  cards: CARDS,
   produce: PRODUCE,
   forms: FORMS,
   jars: JAR_ROWS,
@@ -52,7 +52,7 @@ out('\nProducts by class');
 for (const [name, n] of count(PRODUCTS.map(({ productClass }) => productClass)))
   out(`  ${String(n).padStart(4)}  ${name}`);
 
-const unsure = PRODUCTS.filter((row) => row.hasFormula && formulasOf(row.product).length === 0);
+const unsure = PRODUCTS.filter((row) => row.hasFormula && !hasSureCard(row.product));
 out(`\nNot offered for the shelf: ${unsure.map(({ name }) => name).join(', ') || 'none'}`);
 out(`Never for the shelf: ${NEVER_ON_SHELF.map(({ name }) => name).join('; ')}`);
 

@@ -33,6 +33,7 @@ import { picksRoute } from './routes/picks';
 import { processRoute } from './routes/process';
 import { productsRoute } from './routes/products';
 import { recallsRoute } from './routes/recalls';
+import { recipesRoute } from './routes/recipes';
 import { scheduleRoute } from './routes/schedule';
 import { seasonRoute } from './routes/season';
 import { seasonPlansRoute } from './routes/seasonPlans';
@@ -88,7 +89,7 @@ function api({ db, clock, schedule, planSeasons, changes }: Omit<ServerParts, 'l
     res.json({ ok: true });
   });
   router.use(openApiRoute, productsRoute, convertRoute, estimateRoute(db, clock), fitRoute, scheduleRoute(schedule));
-  router.use(processRoute(db), checkedRowsRoute(db), sourcesRoute(db));
+  router.use(processRoute(db), recipesRoute(db), checkedRowsRoute(db), sourcesRoute(db));
   router.use(
     householdRoute(db, clock),
     gardenRoute(db),

@@ -20,6 +20,7 @@ const ids = {
 const MORNING = Date.UTC(2026, 7, 29, 11, 40);
 
 export const EXAMPLES = {
+  recipeFor: { recipe: 'tomato-chile-salsa', jars: [{ jar: 'pint', count: 9 }] },
   question: { product: 'tomatoes-crushed', pack: 'hot', jar: 'quart', method: 'boiling-water', altitudeFt: 3_420 },
   batchQuestion: {
     product: 'pickled-beets',

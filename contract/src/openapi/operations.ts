@@ -31,6 +31,7 @@ import { OwnMeasureSchema } from '../ownMeasure';
 import { PickSchema } from '../pick';
 import { BatchProcessReply, BatchProcessRequest, ProcessParameters, ProcessReply } from '../process';
 import { ProductsQuery, ProductsReply } from '../products';
+import { RecipeForReply, RecipeForRequest, RecipeReply, RecipesQuery, RecipesReply } from '../recipe';
 import { ScheduleReply, ScheduleRequest } from '../schedule';
 import { DaysGivenSchema, KeptPlanSchema, SeasonPlanReply, SeasonPlanRequest, ShoppingTickSchema } from '../season';
 import { EXAMPLES } from './examples';
@@ -120,6 +121,31 @@ export const OPERATIONS: readonly Operation[] = [
     queryExample: { q: 'beetroot' },
     replies: { 200: ProductsReply },
     errors: [400],
+  },
+  {
+    method: 'get',
+    path: '/recipes',
+    summary: 'Recipe cards by any name of their product.',
+    query: RecipesQuery,
+    queryExample: { q: 'salsa' },
+    replies: { 200: RecipesReply },
+    errors: [400],
+  },
+  {
+    method: 'get',
+    path: '/recipes/{id}',
+    summary: 'One recipe card as published; a slash in its id is encoded.',
+    replies: { 200: RecipeReply },
+    errors: [404],
+  },
+  {
+    method: 'post',
+    path: '/recipe-for',
+    summary: 'What goes into the pot for these jars, at which step, how much, what is poured off and what is missing.',
+    body: RecipeForRequest,
+    bodyExample: EXAMPLES.recipeFor,
+    replies: { 200: RecipeForReply },
+    errors: [400, 404, 422],
   },
   {
     method: 'post',

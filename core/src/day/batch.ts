@@ -1,4 +1,10 @@
+import { type Card } from '../handbook/cards/card';
+import { type CropId } from '../handbook/crops';
+import { type ProduceId } from '../handbook/produce';
 import { type PickUse } from '../harvest/pick';
+import { mainLine } from '../recipe/cardCrops';
+import { recipeName } from '../recipe/recipeName';
+import { cardOfBatch } from '../yields/cardForCrop';
 import { type JarSize } from '../handbook/jars';
 import { type ProductId } from '../handbook/products';
 import { type Method } from '../process/method';
@@ -18,6 +24,10 @@ export interface PlannedLoad {
 export interface Batch {
   readonly id: string;
   readonly product: ProductId;
+  /** Id of the card it is made by; undefined for one planned before batches told: the product's own for its crop. */
+  readonly recipe?: string;
+  /** Optional steps that are left out. */
+  readonly without?: readonly string[];
   readonly jar: JarSize;
   readonly pack: 'hot' | 'raw';
   readonly method: Method;
@@ -42,7 +52,26 @@ export function jarsOf({ loads }: Pick<Batch, 'loads'>): number {
   return loads.reduce((sum, { jars }) => sum + jars, 0);
 }
 
-/** Produce that goes into it, in kilograms as picked. */
-export function massKgOf({ uses }: Pick<Batch, 'uses'>): number {
-  return uses.reduce((sum, { massKg }) => sum + massKg, 0);
+/** Produce that goes into it, in kilograms as picked: of one crop, or of all. */
+export function massKgOf({ uses }: Pick<Batch, 'uses'>, crop?: CropId): number {
+  return uses.reduce((sum, use) => sum + (crop === undefined || use.crop === crop ? use.massKg : 0), 0);
+}
+
+/** The main crop of a batch: of those it uses the one its card is made of first of all. */
+export function mainCropOf({ product, recipe, uses }: Pick<Batch, 'product' | 'recipe' | 'uses'>): ProduceId | undefined {
+  const crops = uses.flatMap(({ crop }) => crop ?? []);
+  const card = cardOfBatch(product, recipe, crops[0]);
+  const leads = card && mainLine(card)?.crops;
+  return crops.find((crop) => leads?.includes(crop)) ?? crops[0];
+}
+
+/** The card a batch is made by; undefined where none may be offered. */
+export function cardOf(batch: Pick<Batch, 'product' | 'recipe' | 'uses'>): Card | undefined {
+  return cardOfBatch(batch.product, batch.recipe, batch.uses[0]?.crop);
+}
+
+/** What a batch is called: "Strawberry jam". */
+export function nameOf(batch: Pick<Batch, 'product' | 'recipe' | 'uses'>): string {
+  const crop = mainCropOf(batch);
+  return recipeName({ product: batch.product, recipe: cardOf(batch)?.card, ...(crop && { crop }) });
 }

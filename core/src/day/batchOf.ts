@@ -5,11 +5,14 @@ import { type PickUse } from '../harvest/pick';
 import { findProcess, type HouseholdPages } from '../process/findProcess';
 import { type Method } from '../process/method';
 import { plannedProcess } from '../process/plannedProcess';
-import { type Batch } from './batch';
+import { type Batch, cardOf } from './batch';
 
 /** What a cook wants to make, before its time is looked up. */
 export interface BatchWish {
   readonly product: ProductRow;
+  /** Id of the card; the product's own for the crop where nothing is said. */
+  readonly recipe?: string;
+  readonly without?: readonly string[];
   readonly jar: JarSize;
   readonly method: Method;
   readonly cannerId: string;
@@ -27,7 +30,7 @@ export interface BatchWish {
  * @param newId makes the id of the batch and of each load, from a word that tells them apart
  */
 export function batchOf(
-  { product, jar, method, cannerId, loads, withLoadId, uses, startAt }: BatchWish,
+  { product, recipe, without, jar, method, cannerId, loads, withLoadId, uses, startAt }: BatchWish,
   { altitudeFt }: { readonly altitudeFt: number | null },
   pages: HouseholdPages,
   newId: (of: string) => string,
@@ -36,9 +39,12 @@ export function batchOf(
   const question = { product: product.product, pack: usualPack(product), jar, method, altitudeFt };
   const tested = findProcess(question, pages);
   if (tested.kind === 'refusal') return undefined;
+  const card = cardOf({ product: product.product, uses })?.card;
   return {
     ...question,
     id: newId('batch'),
+    ...((recipe ?? card) !== undefined && { recipe: recipe ?? card }),
+    ...(without && without.length > 0 && { without }),
     processMinutes: plannedProcess(tested).minutes,
     ...(tested.pressurePsi !== undefined && { pressurePsi: tested.pressurePsi }),
     cannerId,

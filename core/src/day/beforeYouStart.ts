@@ -1,7 +1,6 @@
 import { JARS, type JarSize } from '../handbook/jars';
-import { productRow } from '../handbook/products';
-import { stepOf } from '../handbook/steps';
 import { type Batch, jarsOf } from './batch';
+import { stepsOfBatch } from './daySequence';
 
 /** Spare jars and lids, since one in twenty or so is chipped or does not seal. Common practice. */
 const SPARE_PART = 0.1;
@@ -55,10 +54,8 @@ export function beforeYouStart(batches: readonly Batch[]): BeforeYouStart {
     const { lids: mouth } = JARS[jar];
     lids.set(mouth, (lids.get(mouth) ?? 0) + count + spare);
   }
-  const named = batches.flatMap(({ product }) =>
-    productRow(product).sequence.flatMap((entry) =>
-      stepOf(entry).row.resources.flatMap((resource) => TOOL_WORDS[resource] ?? []),
-    ),
+  const named = batches.flatMap((batch) =>
+    stepsOfBatch(batch).flatMap(({ step }) => step.row.resources.flatMap((resource) => TOOL_WORDS[resource] ?? [])),
   );
   return {
     jars,

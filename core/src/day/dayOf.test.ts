@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { brokenRules } from '../../bench/day/brokenRules';
 import { handbookCanner } from '../canner/handbookCanner';
 import { CANNERS } from '../handbook/canners';
-import { productRow, PRODUCTS } from '../handbook/products';
+import { cardsOf } from '../handbook/cards';
+import { type ProductId, PRODUCTS } from '../handbook/products';
 import { usualPack } from '../handbook/usualPack';
 import { assignments } from './assignments';
 import { type Batch } from './batch';
@@ -124,7 +125,10 @@ test('jars that share a load are filled in time for it and take its longer minut
 
 test('what stands for weeks is over before its day: kraut is filled, not fermented', () => {
   const { plan } = planned([batchOf('sauerkraut', 'quart', [7], 20)]);
-  expect(madeBefore(productRow('sauerkraut'))).toEqual(['wash', 'shred', 'salt-pack', 'ferment-3wk']);
+  const before = (product: ProductId) => madeBefore(cardsOf(product)[0]!).map(({ entry }) => entry);
+  expect(before('sauerkraut')).toEqual(['wash', 'shred', 'salt-pack', 'ferment-3wk']);
+  expect(before('sweet-gherkins').at(-1)).toBe('syrup-4');
+  expect(before('bread-and-butter-pickles')).toEqual([]);
   expect(plan.makespanMin).toBeLessThan(DAY_MIN / 2);
 });
 
@@ -192,10 +196,7 @@ test('nothing boils while all are out of the house, and a soak may span the nigh
     const [from, to] = [14 * 60 + startMin, 14 * 60 + endMin].map((minute) => minute % (24 * 60)) as [number, number];
     expect([task.id, to <= 17 * 60 || from >= 18 * 60, from >= 6 * 60 && to <= 21 * 60]).toEqual([task.id, true, true]);
   }
-  const soaked = PRODUCTS.find(({ sequence }) =>
-    sequence.some((entry) => /^(soak-12h|soak-brine-12h|settle-24h)$/.test(entry)),
-  )!;
-  const night = planned([batchOf(soaked.product, 'pint', [9], 12)], { setup, startMinute: 16 * 60 });
+  const night = planned([batchOf('quick-fresh-pack-dill', 'pint', [9], 12)], { setup, startMinute: 16 * 60 });
   expect(night.broken).toEqual([]);
   expect(night.plan.makespanMin).toBeGreaterThan(12 * 60);
 });

@@ -1,13 +1,17 @@
 import { type Canner, isPressure, type OwnJar } from '../canner/canner';
 import { asTaken, heatUpKey, type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
 import { restMinutes } from '../canner/restMinutes';
+import { CROP_NAMES, isCrop } from '../handbook/crops';
 import { countJars, JARS, type JarSize } from '../handbook/jars';
-import { CANNER_STEPS, READY_JARS, type Step, stepOf } from '../handbook/steps';
+import { CANNER_STEPS, READY_JARS, type Step } from '../handbook/steps';
 import { KG_PER_LB } from '../measure/amount';
+import { printFraction } from '../measure/fraction';
 import { type Range } from '../measure/range';
-import { type Batch, jarsOf, massKgOf, type PlannedLoad } from './batch';
+import { mainLine } from '../recipe/cardCrops';
+import { cardForCrop } from '../yields/cardForCrop';
+import { type Batch, cardOf, jarsOf, mainCropOf, massKgOf, type PlannedLoad } from './batch';
 import { cannerWords } from './cannerWords';
-import { stepsOfBatch } from './daySequence';
+import { type DayStep, stepsOfBatch } from './daySequence';
 import {
   BURNERS,
   CANNER_BURNERS,
@@ -24,7 +28,7 @@ import { guestsOf, hostOf, type LoadOfBatch, together } from './sharedLoad';
 import { type Lag } from './search/scheduleProblem';
 
 /** From here on a batch is in its jars, and hot jars go into the canner soon. */
-const INTO_JARS = ['acid', 'raw-pack', 'fill'];
+const INTO_JARS = ['acid', 'raw-pack', 'pack-hot', 'fill'];
 
 /** Waits from here on are made once for the whole batch: a soak, a drip, a night in the cold. */
 const LONG_WAIT_MIN = 100;
@@ -139,13 +143,13 @@ function questionOf({ batch, load, canner }: LoadInCanner, { ownJars }: DayKitch
 }
 
 function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen): DayTask[] {
-  const sequence = stepsOfBatch(batch).map((entry) => ({ entry, step: stepOf(entry) }));
+  const sequence = numbered(batch);
   const filling = sequence.findIndex(({ entry }) => INTO_JARS.includes(entry));
   const preparing = sequence.slice(0, filling);
   const lastLong = preparing.findLastIndex(({ step }) => isLongWait(step));
   const made = new Chain(kitchen, { batchId: batch.id });
-  for (const { entry, step } of preparing.slice(0, lastLong + 1)) {
-    made.add(entry, step, { kind: 'prepare', key: batch.id, pounds: poundsOf(batch), jars: 0, batch });
+  for (const own of preparing.slice(0, lastLong + 1)) {
+    made.add(own, { kind: 'prepare', key: batch.id, share: 1, jars: 0, batch });
   }
   const ready = readyJars(batch, kitchen);
   const due = (tasks: readonly DayTask[]) => savedBy(tasks, kitchen.useBy?.get(batch.id));
@@ -154,10 +158,10 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
     ...due(made.tasks),
     ...batch.loads.flatMap((load) => {
       const own = new Chain(kitchen, { batchId: batch.id, loadId: load.id }, made.last);
-      const part = { key: load.id, pounds: (poundsOf(batch) * load.jars) / jarsOf(batch), jars: load.jars, batch };
-      for (const { entry, step } of preparing.slice(lastLong + 1)) own.add(entry, step, { ...part, kind: 'prepare' });
+      const part = { key: load.id, share: load.jars / jarsOf(batch), jars: load.jars, batch };
+      for (const step of preparing.slice(lastLong + 1)) own.add(step, { ...part, kind: 'prepare' });
       own.require({ task: ready.id });
-      for (const { entry, step } of sequence.slice(filling)) own.add(entry, step, { ...part, kind: 'fill' });
+      for (const step of sequence.slice(filling)) own.add(step, { ...part, kind: 'fill' });
       if (!hostOf(load, batches)) {
         // Whoever goes in with it is filled by then, and waits no longer than its own jars.
         for (const guest of guestsOf(load.id, batches)) own.require({ task: filledId(guest), maxLag: JARS_HOLD_MIN });
@@ -171,7 +175,7 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
 
 /** The last step before the canner: lids are on. */
 function filledId({ batch, load }: LoadOfBatch): string {
-  return `${stepsOfBatch(batch).at(-1)} ${load.id}`;
+  return `${numbered(batch).at(-1)?.id} ${load.id}`;
 }
 
 /** The first step takes the produce in hand; from then on it is food in the making, with its own limits. */
@@ -179,10 +183,37 @@ function savedBy(tasks: readonly DayTask[], dueMin: number | undefined): DayTask
   return tasks.map((task, i) => (i === 0 && dueMin !== undefined ? { ...task, dueMin } : task));
 }
 
+interface NumberedStep extends DayStep {
+  /** The same in each plan of the batch: its name, what else than the main crop it works on, and which of several it is. */
+  readonly id: string;
+}
+
+/** The steps of a batch, each with a name of its own. */
+function numbered(batch: Batch): NumberedStep[] {
+  const main = cardOf(batch);
+  const leads = (main && mainLine(main)?.crops) ?? [];
+  const used = batch.uses.flatMap(({ crop }) => crop ?? []);
+  const seen = new Map<string, number>();
+  return stepsOfBatch(batch)
+    .filter(({ of, optional }) => !optional || !of || used.length === 0 || of.some((crop) => isOneOf(used, crop)))
+    .map((step) => {
+      const other = step.of?.find((crop) => !isOneOf(leads, crop));
+      const name = other === undefined ? step.entry : `${step.entry}:${other}`;
+      const count = (seen.get(name) ?? 0) + 1;
+      seen.set(name, count);
+      return { ...step, id: count === 1 ? name : `${name}#${count}` };
+    });
+}
+
+function isOneOf(crops: readonly string[], crop: string): boolean {
+  return crops.includes(crop);
+}
+
 interface Part {
   readonly kind: 'prepare' | 'fill';
   readonly key: string;
-  readonly pounds: number;
+  /** Of the batch. */
+  readonly share: number;
   readonly jars: number;
   readonly batch: Batch;
 }
@@ -210,8 +241,9 @@ class Chain {
   }
 
   /** A step is its hands-on part, then its wait; either may be missing. */
-  add(entry: string, step: Step, { kind, key, pounds, jars, batch }: Part): void {
+  add({ id: entry, step, of, entry: name }: NumberedStep, { kind, key, share, jars, batch }: Part): void {
     const { row, waitMinutes, words: stepWords, handsPerJar } = step;
+    const pounds = poundsFor(batch, of) * share;
     const perJar = handsPerJar?.[jarPace(batch.jar)] ?? [0, 0];
     const usual = plus(plus(times(row.handsPerLb, pounds), row.fixedMinutes), times(perJar, jars));
     const hands = times(usual, paceOf(row.step, this.kitchen));
@@ -221,7 +253,7 @@ class Chain {
       row.step === 'fill'
         ? `${stepWords} ${countJars(jars, batch.jar)}`
         : row.handsPerLb[1] > 0
-          ? `${stepWords} ${Math.round(pounds)} lb`
+          ? `${stepWords} ${poundWords(pounds)}${nameOfOther(batch, of)}`
           : stepWords;
     const needs = needsOf(step, pounds, this.kitchen.setup);
     const hold = holdAfter(step, kind);
@@ -230,6 +262,7 @@ class Chain {
         {
           id: `${entry} ${key}`,
           step: row.step,
+          entry: name,
           kind,
           words,
           minutes: range(hands),
@@ -243,13 +276,14 @@ class Chain {
     if (waitMinutes[1] === 0) return;
     const id = `${entry} wait ${key}`;
     if (step.row.resources.some((resource) => resource === 'burner' || resource === 'big pot')) {
-      this.push({ id, step: row.step, kind, words, minutes: range(waitMinutes), needs }, row.holding);
+      this.push({ id, step: row.step, entry: name, kind, words, minutes: range(waitMinutes), needs }, row.holding);
       this.pending = [{ task: id, ...hold }];
       return;
     }
     // A soak or a drip takes its least time, and may take its longest and the pause after it besides.
     const [least, most] = waitMinutes;
-    this.push({ id, step: row.step, kind, words, minutes: { p10: least, p50: least, p90: least }, needs }, row.holding);
+    const waiting = { id, step: row.step, entry: name, kind, words, minutes: { p10: least, p50: least, p90: least }, needs };
+    this.push(waiting, row.holding);
     const cold = row.holding.includes('refrigerated') ? COLD_HOLD_MIN : 0;
     const stretch = most - least + Math.max(cold, row.longestPauseAfter ?? 0);
     this.pending = [{ task: id, maxLag: stretch }];
@@ -347,8 +381,37 @@ function jarPace(jar: JarSize): 'halfPint' | 'pint' | 'quart' {
   return nominalFlOz <= JARS.pint.nominalFlOz ? 'pint' : 'quart';
 }
 
-function poundsOf(batch: Batch): number {
-  return massKgOf(batch) / KG_PER_LB;
+/** Pounds that a step has in hand: of its crops, or of all; what is not reserved yet as much as the card wants of it. */
+function poundsFor(batch: Batch, of: readonly string[] | undefined): number {
+  const all = massKgOf(batch) / KG_PER_LB;
+  if (!of) return all;
+  const main = mainCropOf(batch);
+  const isMeant = (crop: string) => of.includes(crop) || (of.includes(ANY_VEGETABLES) && crop !== main);
+  const told = batch.uses.filter(({ crop }) => crop !== undefined);
+  if (told.length === 0) return all;
+  const kg = told.reduce((sum, { crop = '', massKg }) => sum + (isMeant(crop) ? massKg : 0), 0);
+  if (kg > 0) return kg / KG_PER_LB;
+  const card = main && cardForCrop(batch.product, main);
+  if (!card) return 0;
+  const batches = massKgOf(batch, main) / card.main.kgPerBatch;
+  const wanted = card.others.filter(({ crop, line }) => isMeant(crop) && !line.optional);
+  return (wanted.reduce((sum, { kgPerBatch = 0 }) => sum + kgPerBatch, 0) * batches) / KG_PER_LB;
+}
+
+/** A card's word for all its vegetables but the main one. */
+const ANY_VEGETABLES = 'vegetables';
+
+/** "2 1/2 lb": under ten pounds a half counts. */
+function poundWords(pounds: number): string {
+  return `${pounds < 10 ? printFraction(Math.max(1 / 4, pounds), pounds < 1 ? 4 : 2) : Math.round(pounds)} lb`;
+}
+
+/** " onions", where a step works on another crop than the main one. */
+function nameOfOther(batch: Batch, of: readonly string[] | undefined): string {
+  const main = cardOf(batch);
+  const leads = (main && mainLine(main)?.crops) ?? [];
+  const other = of?.find((crop) => !isOneOf(leads, crop));
+  return other !== undefined && isCrop(other) ? ` ${CROP_NAMES[other].toLowerCase()}` : '';
 }
 
 function range([low, high]: Span): Range {

@@ -41,6 +41,8 @@ export interface DayTask {
   readonly holding?: string;
   /** The step of the handbook it is, where it is one: what a household's pace is learned by. */
   readonly step?: string;
+  /** The step as its card names it: `simmer-20` where `step` is `simmer-N`. */
+  readonly entry?: string;
   /** Of produce, where it is done by the pound. */
   readonly pounds?: number;
   /** Not before this minute. */

@@ -1,41 +1,80 @@
-import { productRow, type ProductRow } from '../handbook/products';
-import { stepOf } from '../handbook/steps';
-import { type Batch } from './batch';
+import { type Card, type CardStep } from '../handbook/cards/card';
+import { type Step, stepOf } from '../handbook/steps';
+import { type Batch, cardOf } from './batch';
 
-/** Steps that begin with looking the produce over. */
-const BEGINS_CLEAN = /^(wash|boil|steam|soak|husk|shell|settle|four-day|fourteen-day)/;
+/** One step of a batch as a day has it. */
+export interface DayStep {
+  readonly entry: string;
+  readonly step: Step;
+  /** The crops it works on; all of the batch where none are named. */
+  readonly of?: readonly string[];
+  readonly optional?: true;
+}
 
 /** Jars that did not seal are processed again: their contents heated, and filled anew. Handbook rule 9. */
-const AGAIN = ['reheat', 'fill'];
+const AGAIN: readonly DayStep[] = ['reheat', 'fill'].map(plain);
 
-/** What stands longer than this is begun long before its jars: a crock of kraut, four days in syrup. */
-const MOST_WAIT_MIN = 3 * 24 * 60;
+/** What stands longer than this, step after step, is begun long before its jars: a crock of kraut, days in syrup. */
+const MOST_WAIT_MIN = 2.5 * 24 * 60;
+
+/** A wait of hours: the day goes on meanwhile. */
+const LONG_WAIT_MIN = 100;
+
+/** Optional steps that most kitchens leave out: they are in only where somebody wants them. Common practice. */
+const USUALLY_OUT = ['anti-brown-bath', 'blister-peel', 'filter-brine'];
+
+/** Steps after which a jar is full but for its liquid: then it is only closed. */
+const PACKS = ['raw-pack', 'pack-hot'];
 
 /**
- * A product's steps as a day has them: the printed sequence, washed first where it does not say so, and closed after a
- * raw pack is covered. Common practice. What is made days or weeks before the jars is left out: {@link madeBefore}.
+ * A card's steps as a day has them: a raw pack is covered and then closed. Boiling the jars goes with making them ready.
+ * What is made days or weeks before the jars is left out: {@link madeBefore}.
+ *
+ * @param without optional steps that are left out
  */
-export function daySequence(product: ProductRow): string[] {
-  const all = allSteps(product);
-  return all.slice(all.findLastIndex(isMadeBefore) + 1);
+export function daySequence(card: Card, without: readonly string[] = usuallyWithout(card)): DayStep[] {
+  const all = allSteps(card, without);
+  return all.slice(lastMadeBefore(all) + 1);
 }
 
-/** The steps of a batch: those of its product, or of processing unsealed jars again. */
-export function stepsOfBatch({ product, againOf }: Pick<Batch, 'product' | 'againOf'>): string[] {
-  return againOf === undefined ? daySequence(productRow(product)) : AGAIN;
+/** The steps of a batch: those of its card, or of processing unsealed jars again. */
+export function stepsOfBatch(batch: Pick<Batch, 'product' | 'recipe' | 'without' | 'uses' | 'againOf'>): DayStep[] {
+  if (batch.againOf !== undefined) return [...AGAIN];
+  const card = cardOf(batch);
+  return card ? daySequence(card, batch.without) : [plain('wash'), plain('fill')];
 }
 
-/** The steps of a product that are over before its day begins, the long wait last; none for most. */
-export function madeBefore(product: ProductRow): string[] {
-  const all = allSteps(product);
-  return all.slice(0, all.findLastIndex(isMadeBefore) + 1);
+/** The steps of a card that are over before its day begins, the long wait last; none for most. */
+export function madeBefore(card: Card): DayStep[] {
+  const all = allSteps(card, usuallyWithout(card));
+  return all.slice(0, lastMadeBefore(all) + 1);
 }
 
-function allSteps({ sequence }: ProductRow): string[] {
-  const first = sequence[0] ?? '';
-  return [...(BEGINS_CLEAN.test(first) ? [] : ['wash']), ...sequence, ...(sequence.includes('fill') ? [] : ['close'])];
+/** The optional steps of a card that most kitchens leave out. */
+export function usuallyWithout({ steps }: Card): string[] {
+  return steps.filter(({ step, optional }) => optional && USUALLY_OUT.includes(step)).map(({ step }) => step);
 }
 
-function isMadeBefore(entry: string): boolean {
-  return stepOf(entry).waitMinutes[1] > MOST_WAIT_MIN;
+function allSteps({ steps }: Card, without: readonly string[]): DayStep[] {
+  const done = steps.filter(({ step, optional, sterile }) => !sterile && !(optional && without.includes(step)));
+  const packed = done.findIndex(({ step }) => PACKS.includes(step));
+  return done.map((own, i) => dayStep(packed >= 0 && i > packed && own.step === 'fill' ? { ...own, step: 'close' } : own));
+}
+
+function dayStep({ step: entry, of, minutes, optional }: CardStep): DayStep {
+  const step = stepOf(entry);
+  // A card's own minutes rule over the table's, where the step waits at all.
+  const waits = minutes && (step.waitMinutes[1] > 0 || minutes[1] > 0);
+  return { entry, step: waits ? { ...step, waitMinutes: minutes } : step, ...(of && { of }), ...(optional && { optional }) };
+}
+
+function plain(entry: string): DayStep {
+  return { entry, step: stepOf(entry) };
+}
+
+/** The last long wait of a card that takes more than two days and a half in all; none of one that is made in a day or two. */
+function lastMadeBefore(steps: readonly DayStep[]): number {
+  const isLong = ({ step: { row, waitMinutes } }: DayStep) => waitMinutes[1] >= LONG_WAIT_MIN && !row.resources.includes('burner');
+  const all = steps.filter(isLong).reduce((sum, { step }) => sum + step.waitMinutes[0], 0);
+  return all > MOST_WAIT_MIN ? steps.findLastIndex(isLong) : -1;
 }

@@ -5,7 +5,7 @@ import { readyBy, readyFrom } from './readyTimes';
 const HOUR = 60 * 60_000;
 const question = { product: productRow('grape-juice'), massKg: 11, processMinutes: 5 };
 
-// Common practice (handbook steps): juice drips 2 to 4 h and settles 12 to 24 h; jars cool 12 h undisturbed.
+// The card: juice drips 2 to 4 h and settles 24 to 48 h in the cold; jars cool 12 h undisturbed (common practice).
 test('grape juice: dripping, settling and cooling are waits of their length, in order', () => {
   const steps = readyFrom(question, 0);
   const hours = (words: string) => {
@@ -13,7 +13,7 @@ test('grape juice: dripping, settling and cooling are waits of their length, in 
     return (step.endAt - step.startAt) / HOUR;
   };
   expect(hours('Drip in a bag: wait')).toBe(3);
-  expect(hours('Settle in the cold: wait')).toBe(18);
+  expect(hours('Settle in the cold: wait')).toBe(36);
   expect(hours('Cool undisturbed')).toBe(12);
   expect(steps.map(({ words }) => words)).toContain('Process 5 min');
 });

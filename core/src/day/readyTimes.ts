@@ -1,10 +1,12 @@
 import { isPressure } from '../canner/canner';
 import { TO_PRESSURE_MINUTES } from '../canner/heatUp';
 import { restMinutes } from '../canner/restMinutes';
-import { CANNER_STEPS, stepOf } from '../handbook/steps';
+import { cardsOf } from '../handbook/cards';
+import { CANNER_STEPS } from '../handbook/steps';
 import { type ProductRow } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
 import { testedMethods } from '../process/findProcess';
+import { daySequence, madeBefore } from './daySequence';
 
 const MINUTE_MS = 60_000;
 
@@ -56,8 +58,10 @@ function durations({ product, massKg, processMinutes }: ReadyTimesQuestion): Dur
   // Low-acid food has no other way; it vents first and comes down by itself.
   const method = testedMethods(product)[0] ?? 'boiling-water';
   const pressure = isPressure(method);
-  const preparing = product.sequence.flatMap((entry): Duration[] => {
-    const { row, waitMinutes, words } = stepOf(entry);
+  const [card] = cardsOf(product.product);
+  const steps = card ? [...madeBefore(card), ...daySequence(card)] : [];
+  const preparing = steps.flatMap(({ step }): Duration[] => {
+    const { row, waitMinutes, words } = step;
     const hands = mid(row.handsPerLb) * pounds + mid(row.fixedMinutes);
     return [
       { words, minutes: Math.round(hands), hands: true },

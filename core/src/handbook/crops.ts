@@ -52,6 +52,10 @@ export const CROP_NAMES = {
   squash: 'Pumpkins and winter squash',
   'sweet-potato': 'Sweet potatoes',
   zucchini: 'Zucchini',
+  garlic: 'Garlic',
+  dill: 'Dill',
+  celery: 'Celery',
+  ginger: 'Ginger root',
 } as const;
 
 export type CropId = keyof typeof CROP_NAMES;

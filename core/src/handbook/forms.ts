@@ -1,4 +1,4 @@
-import { type ProduceId } from './produce';
+import { findProduce, type ProduceId } from './produce';
 import { type Cited, COMMON_PRACTICE } from './source';
 
 type Row = readonly [ProduceId, form: string, cupsPerLb: number, basis: string];
@@ -49,6 +49,14 @@ const ROWS: readonly Row[] = [
   ['quince', 'juice', 1.15, 'common practice'],
 ];
 
+/** Forms that cards take and the printed table leaves out: common practice, kept apart so that the table stays as it is. */
+const FURTHER_ROWS: readonly Row[] = [
+  ['garlic', 'chopped', 3, 'common practice'],
+  ['celery', 'chopped', 3.5, 'common practice'],
+  ['cauliflower', 'florets', 2.5, 'common practice'],
+  ['ginger', 'grated', 4.5, 'common practice'],
+];
+
 /** A formula that gives an ingredient in cups and in pounds says how they hang together. */
 const FROM_A_FORMULA: Cited = { source: 'a published formula of the same crop', recalled: true };
 
@@ -60,13 +68,34 @@ export interface FormRow extends Cited {
   readonly basis: string;
 }
 
-export const FORMS: readonly FormRow[] = ROWS.map(([crop, form, cupsPerLb, basis]) => ({
-  crop,
-  form,
-  cupsPerLb,
-  basis,
-  ...(basis.startsWith(COMMON_PRACTICE.source) ? COMMON_PRACTICE : FROM_A_FORMULA),
-}));
+const CUPS_PER_QUART = 4;
+
+export const PRINTED_FORMS: readonly FormRow[] = ROWS.map(formRow);
+
+/**
+ * Cups a pound of every form. Whole fruit that is sold by the quart box goes by the box's published weight: a quart is four
+ * cups, whichever way it is told, so that cups, quarts and pounds of a crop agree.
+ */
+export const FORMS: readonly FormRow[] = [...PRINTED_FORMS, ...FURTHER_ROWS.map(formRow)].map((row) => {
+  const box = findProduce(row.crop);
+  return box?.quartBoxLb !== undefined && isWhole(row.form)
+    ? { ...row, cupsPerLb: CUPS_PER_QUART / box.quartBoxLb, basis: 'the weight of a quart box', source: box.source, recalled: box.recalled }
+    : row;
+});
+
+function isWhole(form: string): boolean {
+  return /\bwhole$/.test(form);
+}
+
+function formRow([crop, form, cupsPerLb, basis]: Row): FormRow {
+  return {
+    crop,
+    form,
+    cupsPerLb,
+    basis,
+    ...(basis.startsWith(COMMON_PRACTICE.source) ? COMMON_PRACTICE : FROM_A_FORMULA),
+  };
+}
 
 /** The forms of a crop whose cups a pound are known. */
 export function formsOf(crop: string): FormRow[] {

@@ -5,27 +5,30 @@ import { PRESSURE } from './pressure';
 import { findProduce, PRODUCE, produceRow } from './produce';
 import { PRODUCTS } from './products';
 import { QUANTITIES } from './quantity';
-import { formulasOf, RECIPES } from './recipes';
+import { CARDS, cardsOf } from './cards';
 import { stepOf } from './steps';
 import { SYRUPS } from './syrup';
 import { packsOf, usualPack } from './usualPack';
 
-test('the tables join: every product has tested rows, a known crop, steps that exist and the formula it names', () => {
+test('the tables join: every product has tested rows, a known crop, and steps that exist', () => {
   for (const product of PRODUCTS) {
     expect(packsOf(product)).toContain(usualPack(product));
     for (const crop of product.crops.flat()) expect(CROP_NAMES[crop]).toBeDefined();
     for (const entry of product.sequence) expect(stepOf(entry).words).not.toMatch(/\bN\b/);
-    expect(RECIPES.some((row) => row.product === product.product)).toBe(product.hasFormula);
     expect(QUANTITIES.some((row) => row.product === product.product)).toBe(product.hasQuantity);
   }
-  const made = new Set<string>(PRODUCTS.flatMap(({ crops }) => crops.flat()));
+  const made = new Set<string>([
+    ...PRODUCTS.flatMap(({ crops }) => crops.flat()),
+    ...CARDS.flatMap(({ ingredients }) => ingredients.flatMap(({ crops }) => crops)),
+  ]);
   expect(CROP_IDS.filter((crop) => !made.has(crop))).toEqual([]);
 });
 
-// Rows of low confidence are kept, and never offered: here the one formula that follows from another's.
-test('a formula of low confidence is not offered', () => {
-  expect(formulasOf('zucchini-bread-and-butter')).toEqual([]);
-  expect(PRODUCTS.filter((row) => row.hasFormula && formulasOf(row.product).length === 0)).toHaveLength(1);
+// Cards of low confidence are kept, and never offered: a squash variation that follows from another page, and one jam.
+test('a card of low confidence is not offered', () => {
+  const low = CARDS.filter(({ confidence }) => confidence === 'low').map(({ card }) => card);
+  expect(low).toEqual(['zucchini-bread-and-butter/squash-variation', 'jam-with-pectin/sour-cherry']);
+  expect(cardsOf('zucchini-bread-and-butter').map(({ card }) => card)).toEqual(['zucchini-bread-and-butter/own-formula']);
 });
 
 test('no row is shorter at a higher band, nor for a larger jar of the same food and pack', () => {

@@ -25,7 +25,8 @@ const ROWS: readonly Row[] = [
   ['grape', 'plants', 12, null], ['strawberry', 'row-feet', 0.8, 0.8], ['blueberry', 'plants', 6, null],
   ['blackberry', 'row-feet', 5, 1.2], ['raspberry', 'row-feet', 3, 1], ['gooseberry', 'plants', 6, null],
   ['currant', 'plants', 6, null], ['fig', 'trees', 20, null], ['rhubarb', 'plants', 5, 2],
-  ['quince', 'trees', 40, null],
+  ['quince', 'trees', 40, null], ['garlic', 'row-feet', 0.12, 0.4], ['dill', 'plants', 0.15, 0.3],
+  ['celery', 'plants', 1, 1.5], ['ginger', 'plants', 0.5, 0.5],
 ];
 
 export interface HarvestYieldRow extends Cited {

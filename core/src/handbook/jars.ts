@@ -73,3 +73,14 @@ export function countJars(count: number, size: JarSize): string {
 export function isJarSize(text: string): text is JarSize {
   return (JAR_SIZES as readonly string[]).includes(text);
 }
+
+/** Full jars of one size. */
+export interface JarCount {
+  readonly jar: JarSize;
+  readonly count: number;
+}
+
+/** Quarts in a jar of a size. */
+export function quartsPerJar(jar: JarSize): number {
+  return JARS[jar].nominalFlOz / JARS.quart.nominalFlOz;
+}

@@ -1,5 +1,5 @@
 import { CROP_NAMES, type CropId } from './crops';
-import { type Cited } from './source';
+import { type Cited, COMMON_PRACTICE } from './source';
 
 type Row = readonly [
   crop: CropId,
@@ -48,8 +48,17 @@ const ROWS = [
   ['quince', 48, 0.28, 14, 60, 90, '32 F', ''],
 ] as const satisfies readonly Row[];
 
+/** What cards take by the clove, the head and the spoon, and the printed table leaves out: common practice, kept apart. */
+// prettier-ignore
+const FURTHER_ROWS = [
+  ['garlic', null, 0.15, 60, 120, null, '32 F dry', 'about 10 cloves a head'],
+  ['dill', null, 0.1, 1, 2, 7, '32 F, in water', 'a head is one flower cluster'],
+  ['celery', null, 0.12, 2, 7, 14, '32 F high humidity', ''],
+  ['ginger', null, 0.1, 7, 14, 21, '55 F', 'bought in most gardens'],
+] as const satisfies readonly Row[];
+
 /** A crop a household may pick and keep: the ones whose keeping is known. */
-export type ProduceId = (typeof ROWS)[number][0];
+export type ProduceId = (typeof ROWS)[number][0] | (typeof FURTHER_ROWS)[number][0];
 
 /** The best store and how long it keeps there; counter and cool room are common practice. */
 const KEEPING: Cited = { source: 'USDA Agriculture Handbook 66 and common practice', recalled: true };
@@ -68,6 +77,21 @@ const BOXES: Partial<Record<ProduceId, Pick<ProduceRow, 'lugLb' | 'quartBoxLb' |
   blueberry: { quartBoxLb: 1.5 },
   'corn-sweet': { cupsPerPiece: 0.75 },
 };
+
+/** Pounds of one piece as recipes count it: a clove, a head of dill, a pepper, an onion of 2 to 2 1/2 in. Common practice. */
+const PIECE_LB: Partial<Record<CropId, number>> = {
+  garlic: 0.012,
+  dill: 0.03,
+  'pepper-hot': 0.06,
+  onion: 0.25,
+  ginger: 0.005,
+  'corn-sweet': 0.65,
+};
+
+/** Pounds of one piece of a crop, where recipes count it; undefined for what is weighed. */
+export function lbPerPiece(crop: CropId): number | undefined {
+  return PIECE_LB[crop];
+}
 
 export interface ProduceRow extends Cited {
   readonly crop: ProduceId;
@@ -90,8 +114,19 @@ export interface ProduceRow extends Cited {
  * Source: bushel weights from the USDA Complete Guide to Home Canning, 2015; the best store and how long it keeps there
  * from USDA Agriculture Handbook 66; counter and cool room common practice; all as recalled.
  */
-export const PRODUCE: readonly ProduceRow[] = ROWS.map(
-  ([crop, bushelLb, trimLoss, counter, cool, refrigerator, bestStore, note]) => ({
+export const PRINTED_PRODUCE: readonly ProduceRow[] = ROWS.map((row) => produceOf(row, KEEPING));
+
+/** All crops that may be picked and kept: the printed ones, and those of common practice. */
+export const PRODUCE: readonly ProduceRow[] = [
+  ...PRINTED_PRODUCE,
+  ...FURTHER_ROWS.map((row) => produceOf(row, COMMON_PRACTICE)),
+];
+
+function produceOf(
+  [crop, bushelLb, trimLoss, counter, cool, refrigerator, bestStore, note]: Row & { readonly 0: ProduceId },
+  cited: Cited,
+): ProduceRow {
+  return {
     crop,
     name: CROP_NAMES[crop],
     ...(bushelLb !== null && { bushelLb }),
@@ -100,9 +135,9 @@ export const PRODUCE: readonly ProduceRow[] = ROWS.map(
     keepsDays: { counter, ...(cool !== null && { cool }), ...(refrigerator !== null && { refrigerator }) },
     bestStore,
     note,
-    ...KEEPING,
-  }),
-);
+    ...cited,
+  };
+}
 
 const BY_CROP = new Map<string, ProduceRow>(PRODUCE.map((row) => [row.crop, row]));
 

@@ -3,13 +3,12 @@ import { join } from 'node:path';
 import { parse } from 'csv-parse/sync';
 import { BOILING_WATER } from './boilingWater';
 import { CANNERS } from './canners';
-import { FORMS } from './forms';
+import { PRINTED_FORMS } from './forms';
 import { JAR_ROWS } from './jars';
 import { PRESSURE } from './pressure';
-import { PRODUCE } from './produce';
+import { PRINTED_PRODUCE } from './produce';
 import { PRODUCTS } from './products';
 import { QUANTITIES } from './quantity';
-import { RECIPES } from './recipes';
 import { STEPS } from './steps';
 import { SYRUPS } from './syrup';
 
@@ -66,15 +65,7 @@ const TABLES: Record<string, readonly (readonly Cell[])[]> = {
     container?.quarts[1],
     lbPerQuart,
   ]),
-  recipes: RECIPES.map(({ product, mainInputs, yields, yieldJar, confidence }) => [
-    product,
-    mainInputs,
-    yields?.low,
-    yields?.high,
-    yieldJar,
-    confidence,
-  ]),
-  produce: PRODUCE.map(({ crop, bushelLb, trimLoss, keepsDays, bestStore, note }) => [
+  produce: PRINTED_PRODUCE.map(({ crop, bushelLb, trimLoss, keepsDays, bestStore, note }) => [
     crop,
     bushelLb,
     trimLoss,
@@ -84,7 +75,7 @@ const TABLES: Record<string, readonly (readonly Cell[])[]> = {
     bestStore,
     note,
   ]),
-  forms: FORMS.map(({ crop, form, cupsPerLb, basis }) => [crop, form, cupsPerLb, basis]),
+  forms: PRINTED_FORMS.map(({ crop, form, cupsPerLb, basis }) => [crop, form, cupsPerLb, basis]),
   jars: JAR_ROWS.map((row) => [row.size, row.nominalFlOz, row.mouth, row.maxDiameterIn, row.heightIn, row.lids]),
   canners: CANNERS.map((row) => [
     row.canner,

@@ -1,26 +1,10 @@
+import { FURTHER_STEPS } from './furtherSteps';
 import { type Cited, COMMON_PRACTICE } from './source';
-
-/** Minutes, or what the number N of a sequence entry (`boil-5`, `salt-ice-3h`) makes of it; T is the tested time. */
-type Minutes = number | 'N' | 'N*60' | 'N*60+60' | 'N*120' | 'T';
-
-type Row = readonly [
-  step: string,
-  words: string,
-  handsPerLbLow: number,
-  handsPerLbHigh: number,
-  fixedLow: number,
-  fixedHigh: number,
-  waitLow: Minutes,
-  waitHigh: Minutes,
-  resources: string,
-  longestPauseAfter: number | null,
-  holding: string,
-  note: string,
-];
+import { type StepTableRow, type TableMinutes } from './stepTableRow';
 
 // One step a line, as the table is printed.
 // prettier-ignore
-const ROWS: readonly Row[] = [
+const ROWS: readonly StepTableRow[] = [
   ['wash', 'Wash and pick over', 0.4, 1, 3, 6, 0, 0, 'hands', null, '', ''],
   ['scald-peel', 'Scald 30-60 s, into ice water, slip skins', 1, 2, 8, 15, 0, 0, 'hands+burner', null, '2 h cut', ''],
   ['core', 'Core and trim', 0.5, 1, 0, 0, 0, 0, 'hands', null, '2 h cut', ''],
@@ -72,38 +56,6 @@ const ROWS: readonly Row[] = [
   ['unload', 'Jars out', 0, 0, 3, 5, 0, 0, 'hands+canner', 20, '', ''],
 ];
 
-/** Steps that sequences name and the printed table does not: common practice too, kept apart so that the table stays as it is. */
-// prettier-ignore
-const FURTHER_ROWS: readonly Row[] = [
-  ['wash-prick', 'Wash and prick', 0.6, 1.4, 3, 6, 0, 0, 'hands', null, '', 'so that skins do not burst'],
-  ['wash-blossom-end', 'Wash and cut the blossom ends', 0.8, 1.6, 3, 6, 0, 0, 'hands', null, '', 'the blossom end softens pickles'],
-  ['prick', 'Prick with a needle', 0.4, 1, 0, 0, 0, 0, 'hands', null, '', ''],
-  ['peel', 'Peel', 1, 2, 0, 0, 0, 0, 'hands', null, '2 h cut', ''],
-  ['peel-cube', 'Peel and cube', 1.2, 2.5, 0, 0, 0, 0, 'hands', null, '2 h cut', ''],
-  ['peel-slice', 'Peel and slice', 2, 4, 5, 10, 0, 0, 'hands', null, '2 h cut', ''],
-  ['cut', 'Cut', 0.5, 1, 0, 0, 0, 0, 'hands', null, '2 h cut', ''],
-  ['cut-kernels', 'Cut off the kernels', 1, 2, 0, 0, 0, 0, 'hands', null, '2 h cut', ''],
-  ['shred', 'Shred', 0.6, 1.2, 5, 10, 0, 0, 'hands', null, '2 h cut', ''],
-  ['slit', 'Slit', 0.5, 1, 0, 0, 0, 0, 'hands', null, '2 h cut', 'gloves for hot peppers'],
-  ['seed-slice', 'Seed and slice', 1.2, 2.5, 0, 0, 0, 0, 'hands', null, '2 h cut', ''],
-  ['stem-pit', 'Stem and pit', 1.8, 3.5, 0, 0, 0, 0, 'hands', null, '2 h cut', ''],
-  ['stem-crush', 'Stem and crush', 1, 2, 0, 0, 0, 0, 'hands', null, '2 h cut', ''],
-  ['rinse', 'Rinse three times', 0.2, 0.4, 10, 15, 0, 0, 'hands', null, '', 'no lime may be left'],
-  ['reheat-boil', 'Reheat to a boil', 0, 0, 0, 2, 10, 20, 'burner+big pot', 10, 'hot', ''],
-  ['steam-N', 'Steam N min', 0, 0, 2, 4, 'N', 'N', 'burner+big pot', null, 'hot', ''],
-  ['steam-20-peel', 'Steam 15-20 min and slip skins', 0.8, 1.5, 2, 4, 15, 20, 'burner+big pot+hands', null, '2 h cut', ''],
-  ['stand-N', 'Stand covered N min', 0, 0, 0, 0, 'N', 'N', '', null, 'hot', ''],
-  ['sugar-stand-1h', 'Sugar and stand 1 h', 0, 0, 3, 5, 60, 90, '', null, '', ''],
-  ['salt-pack', 'Pack with salt and press', 0.5, 1, 5, 10, 0, 0, 'hands', null, '', ''],
-  ['spice-soak-Nh', 'Soak with spices N h', 0, 0, 5, 10, 'N*60', 'N*60+60', 'refrigerator', null, 'refrigerated', ''],
-  ['marinate-Nh', 'Marinate N h in the cold', 0, 0, 5, 10, 'N*60', 'N*60+60', 'refrigerator', null, 'refrigerated', ''],
-  ['lime-soak-Nh', 'Soak in lime water N h', 0, 0, 8, 12, 'N*60', 'N*60+60', 'refrigerator', null, 'refrigerated', 'food-grade pickling lime only; eyes and hands off'],
-  ['soak-Nh', 'Soak N h in the cold', 0, 0, 3, 5, 'N*60', 'N*60+60', 'refrigerator', null, 'refrigerated', ''],
-  ['four-day-syrup', 'Four days in syrup, a little each day', 0, 0, 40, 60, 5760, 5760, '', null, '', ''],
-  ['fourteen-day-crock', 'Fourteen days in the crock', 0, 0, 60, 90, 20160, 20160, '', null, '', ''],
-  ['close', 'Bubbles, rims, lids', 0, 0, 0, 0, 0, 0, 'hands', 10, 'hot', 'the second half of filling, after a raw pack was covered'],
-];
-
 type Span = readonly [low: number, high: number];
 
 export interface StepRow extends Cited {
@@ -114,7 +66,7 @@ export interface StepRow extends Cited {
   readonly handsPerLb: Span;
   readonly fixedMinutes: Span;
   /** Minutes that pass by themselves, before the number of an entry is put in. */
-  readonly waitMinutes: readonly [low: Minutes, high: Minutes];
+  readonly waitMinutes: readonly [low: TableMinutes, high: TableMinutes];
   /** What it needs besides: hands, burner, big pot, mill, strainer, oven, refrigerator, canner. */
   readonly resources: readonly string[];
   /** The longest pause that may follow, in minutes. */
@@ -124,7 +76,7 @@ export interface StepRow extends Cited {
   readonly note: string;
 }
 
-function stepRow(row: Row): StepRow {
+function stepRow(row: StepTableRow): StepRow {
   const [step, words, handsLow, handsHigh, fixedLow, fixedHigh, waitLow, waitHigh, resources, pause, holding, note] =
     row;
   return {
@@ -143,7 +95,7 @@ function stepRow(row: Row): StepRow {
 
 /** How long each step takes. Common practice throughout: a start that the household's own pace replaces. */
 export const STEPS: readonly StepRow[] = ROWS.map(stepRow);
-const BY_STEP = new Map([...STEPS, ...FURTHER_ROWS.map(stepRow)].map((row) => [row.step, row]));
+const BY_STEP = new Map([...STEPS, ...FURTHER_STEPS.map(stepRow)].map((row) => [row.step, row]));
 
 /** A row by its own name, `simmer-N` and not `simmer-20`; undefined for what is no step of the handbook. */
 export function stepRowNamed(step: string): StepRow | undefined {
@@ -220,7 +172,7 @@ export function stepOf(entry: string): Step {
   };
 }
 
-function minutes(value: Minutes, n: number): number {
+function minutes(value: TableMinutes, n: number): number {
   switch (value) {
     case 'N':
       return n;

@@ -1,14 +1,16 @@
 import { boilingWaterRows, type Pack } from './boilingWater';
+import { cardsOf } from './cards';
 import { pressureRows } from './pressure';
 import { type ProductRow } from './products';
 
 /**
- * The pack a product's own sequence makes, where that pack is tested; else the other one. Where the sequence leaves it
+ * The pack a product's own card makes, where that pack is tested; else the other one. Where the card leaves it
  * open it is hot: less air, less floating, fewer jars (common practice).
  */
 export function usualPack(product: ProductRow): Pack {
   const tested = packsOf(product);
-  const own: Pack = product.sequence.includes('raw-pack') ? 'raw' : 'hot';
+  const isRaw = cardsOf(product.product)[0]?.steps.some(({ step }) => step === 'raw-pack');
+  const own: Pack = isRaw ? 'raw' : 'hot';
   return tested.includes(own) ? own : (tested[0] ?? own);
 }
 

@@ -23,6 +23,9 @@ const RIPENS_DAYS: Partial<Record<ProduceId, number>> = {
   quince: 7,
 };
 
+/** Green tomatoes stay green about so long on the counter or in a cool room. Common practice. */
+const GREEN_DAYS = 7;
+
 /** For crisp pickles, at most two days. Source: the note on pickling cucumbers in the table of produce. */
 const ICED_DAYS: Partial<Record<ProduceId, number>> = { 'cucumber-pickling': 2 };
 
@@ -51,6 +54,8 @@ export function keepsDays(crop: ProduceId, ripeness: LotRipeness, place: Place):
   const days = soundDays(crop, place) ?? produceRow(crop).keepsDays.counter;
   if (place === 'freezer') return days;
   if (ripeness === 'soft') return Math.min(days, SOFT_KEEPS_DAYS[place]);
+  // Green fruit ripens on from firm: its own days as green fruit are those until then.
+  if (ripeness === 'green') return place === 'counter' || place === 'cool' ? Math.max(days, GREEN_DAYS) : days;
   const ripens = ripeness === 'firm' && (place === 'counter' || place === 'cool') ? (RIPENS_DAYS[crop] ?? 0) : 0;
   return days + ripens;
 }

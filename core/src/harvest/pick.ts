@@ -4,7 +4,8 @@ import { type ProduceId } from '../handbook/produce';
 export const PLACES = ['counter', 'cool', 'refrigerator', 'iced', 'freezer'] as const;
 export type Place = (typeof PLACES)[number];
 
-export const RIPENESSES = ['firm', 'ripe'] as const;
+/** Green: picked unripe, for what is made of green fruit. */
+export const RIPENESSES = ['firm', 'ripe', 'green'] as const;
 export type Ripeness = (typeof RIPENESSES)[number];
 
 export const PICK_SOURCES = ['garden', 'bought', 'given', 'foraged'] as const;
@@ -32,6 +33,8 @@ export interface Pick {
 /** Produce taken from a pick, for a batch, at the time the batch begins. */
 export interface PickUse {
   readonly pickId: string;
+  /** Of the pick; undefined for one that was planned before batches told. */
+  readonly crop?: ProduceId;
   readonly massKg: number;
   readonly softKg: number;
 }

@@ -13,9 +13,9 @@ export function takeForBatch(lots: readonly Lot[], massKg: number): PickUse[] {
     const takenKg = Math.min(lot.massKg, missingKg);
     if (takenKg <= 0) continue;
     missingKg -= takenKg;
-    const before = uses.get(lot.pickId) ?? { pickId: lot.pickId, massKg: 0, softKg: 0 };
+    const before = uses.get(lot.pickId) ?? { pickId: lot.pickId, crop: lot.crop, massKg: 0, softKg: 0 };
     const softKg = before.softKg + (lot.ripeness === 'soft' ? takenKg : 0);
-    uses.set(lot.pickId, { pickId: lot.pickId, massKg: before.massKg + takenKg, softKg });
+    uses.set(lot.pickId, { ...before, massKg: before.massKg + takenKg, softKg });
   }
   return [...uses.values()];
 }

@@ -1,4 +1,4 @@
-import { ML_PER_CUP, ML_PER_TBSP, ML_PER_TSP } from './amount';
+import { ML_PER_CUP, ML_PER_TSP } from './amount';
 import { printFraction } from './fraction';
 
 const TSP_PER_TBSP = 3;
@@ -21,6 +21,11 @@ export interface Rounding {
   readonly down?: boolean;
 }
 
+export interface Printing extends Rounding {
+  /** As it is, to the smallest spoon: it was rounded before, or keeps a proportion. */
+  readonly exact?: boolean;
+}
+
 /**
  * A volume as spoons and cups can measure it, in millilitres: to 1/16 tsp at the finest, to a quarter cup above two cups.
  * Never nothing: the smallest amount is the smallest spoon.
@@ -41,17 +46,23 @@ export function roundToMeasures(ml: number, { up = false, down = false }: Roundi
 /**
  * "2 3/4 cups", "1 1/2 Tbsp", "3/16 tsp", "1/2 cup + 1 Tbsp": a volume in the measures a cook takes it with.
  *
- * @param ml above 0; rounded by {@link roundToMeasures}
+ * @param ml above 0; rounded by {@link roundToMeasures} unless it is to stay exact
  */
-export function printMeasures(ml: number, options: Rounding = {}): string {
-  const rounded = roundToMeasures(ml, options);
+export function printMeasures(ml: number, { exact = false, ...options }: Printing = {}): string {
+  const rounded = exact ? ml : roundToMeasures(ml, options);
   const cups = rounded / ML_PER_CUP;
   if (cups < 1 / 4 - 1e-9) return printSpoons(rounded / ML_PER_TSP);
-  // Cups have marks for quarters; what is over goes by the tablespoon.
-  const quarters = Math.floor(cups * 4 + 1e-9);
-  const overTbsp = Math.round((rounded - (quarters / 4) * ML_PER_CUP) / ML_PER_TBSP);
-  const words = `${printFraction(quarters / 4)} ${quarters > 4 ? 'cups' : 'cup'}`;
-  return overTbsp === 0 ? words : `${words} + ${overTbsp} Tbsp`;
+  // A third and two thirds have cups of their own; else cups have marks for quarters, and what is over goes by the spoon.
+  const thirds = Math.round(cups * 3);
+  if (exact && thirds % 3 !== 0 && Math.abs(cups * 3 - thirds) < 1e-6) return cupWords(thirds / 3);
+  const quarters = Math.floor(cups * 4 + 1e-6);
+  const words = cupWords(quarters / 4);
+  const overTsp = Math.round((rounded / ML_PER_TSP - quarters * (TSP_PER_CUP / 4)) * 16) / 16;
+  return overTsp <= 0 ? words : `${words} + ${printSpoons(overTsp)}`;
+}
+
+function cupWords(cups: number): string {
+  return `${printFraction(cups)} ${cups > 1 ? 'cups' : 'cup'}`;
 }
 
 /** "3/16 tsp", "1 1/2 Tbsp", "1 Tbsp + 1/2 tsp". */

@@ -1,4 +1,5 @@
 import { type JarSize } from '../handbook/jars';
+import { type CropId } from '../handbook/crops';
 import { type ProductId } from '../handbook/products';
 
 /** Sealed as it came off the towel; never sealed, so kept cold; or opened since. */
@@ -12,6 +13,9 @@ export interface JarLot {
   /** The lot these jars stood in before they were carried elsewhere or opened. */
   readonly fromLotId?: string;
   readonly product: ProductId;
+  /** Id of the card it was made by, and its main crop: what it is called. */
+  readonly recipe?: string;
+  readonly crop?: CropId;
   readonly jar: JarSize;
   /** Id of a {@link PantryPlace}. */
   readonly place: string;

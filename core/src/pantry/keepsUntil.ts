@@ -1,5 +1,5 @@
+import { cardsOf } from '../handbook/cards';
 import { productRow, type ProductClass, type ProductId } from '../handbook/products';
-import { formulasOf } from '../handbook/recipes';
 import { type JarLot } from './jarLot';
 
 const DAY_MS = 24 * 60 * 60_000;
@@ -39,7 +39,9 @@ export function bestBy(madeAt: number, months: BestMonths = 12): number {
 
 /** Use by for an opened or unsealed jar put in the refrigerator at `since`, epoch milliseconds. */
 export function refrigeratedUseBy(product: ProductId, since: number): number {
-  const holdsOil = formulasOf(product).some(({ mainInputs }) => /\boil\b/.test(mainInputs));
+  const holdsOil = cardsOf(product).some(({ ingredients }) =>
+    ingredients.some(({ role, optional }) => role === 'oil' && !optional),
+  );
   const days = holdsOil ? WITH_OIL_DAYS : REFRIGERATED_DAYS[productRow(product).productClass];
   return since + days * DAY_MS;
 }

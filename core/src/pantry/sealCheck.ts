@@ -1,4 +1,4 @@
-import { type Batch } from '../day/batch';
+import { type Batch, cardOf, mainCropOf } from '../day/batch';
 import { type KitchenEvent } from '../kitchen/kitchenEvent';
 import { KEEP_UNSEALED_MS } from '../kitchen/loadClock';
 import { type LoadState } from '../kitchen/loadState';
@@ -32,7 +32,15 @@ export function sealCheck(
   const sealed = event.sealed.filter(Boolean).length;
   const unsealed = event.sealed.length - sealed;
   const inTime = mayKeepUnsealed(madeAt, event.at);
-  const common = { loadId: event.loadId, product: batch.product, jar: batch.jar, madeAt };
+  const [recipe, crop] = [cardOf(batch)?.card, mainCropOf(batch)];
+  const common = {
+    loadId: event.loadId,
+    product: batch.product,
+    ...(recipe !== undefined && { recipe }),
+    ...(crop && { crop }),
+    jar: batch.jar,
+    madeAt,
+  };
   const again = inTime && event.unsealed === 'reprocess';
   const result = {
     sealed,

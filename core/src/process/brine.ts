@@ -1,6 +1,6 @@
+import { cardsOf } from '../handbook/cards';
+import { type Card, type Role } from '../handbook/cards/card';
 import { type ProductRow } from '../handbook/products';
-import { formulasOf, type RecipeRow } from '../handbook/recipes';
-import { type Ingredient, readFormula } from '../handbook/formula';
 import { type Refusal, refusal } from './refusal';
 
 /** One liquid of a brine. Water has 0 %. */
@@ -46,42 +46,37 @@ export function mixBrine(liquids: readonly BrineLiquid[]): Brine | Refusal {
   };
 }
 
-/** The liquids of a formula's brine, one batch of it. */
-export interface FormulaBrine {
+/** The liquids that stay with the food, in one batch of a card. */
+export interface CardBrine {
+  readonly card: Card;
   readonly vinegarMl: number;
   readonly lemonMl: number;
-  /** Water that stays with the food; what it soaks in and is drained of is left out. */
+  /** Without what the food soaks or cooks in and is drained of. */
   readonly waterMl: number;
   readonly sugarMl: number;
 }
 
-/** Steps that salt or boil the food in water which is then poured away. */
-const POURS_AWAY = /^(drain|soak-brine|salt-)/;
-
-/**
- * The brine of one formula; undefined where there is no acid in it. Where the food is soaked and drained, the largest
- * water is the one poured away: what is then left, if anything, is the brine's.
- */
-export function brineOf(
-  { sequence }: ProductRow,
-  { mainInputs }: Pick<RecipeRow, 'mainInputs'>,
-): FormulaBrine | undefined {
-  const { ingredients } = readFormula(mainInputs);
-  const [vinegarMl, lemonMl] = [sum(volumes(ingredients, 'vinegar')), sum(volumes(ingredients, 'lemon'))];
+/** The brine of a card: vinegar, lemon juice, water and sugar that stay in the jars; undefined where there is no acid in it. */
+export function brineOf(card: Card): CardBrine | undefined {
+  const sum = (role: Role) =>
+    card.ingredients.reduce(
+      (all, { role: own, then, amount, inside }) =>
+        own === role && then === 'jar' && inside === undefined && amount.of === 'ml' ? all + amount.high : all,
+      0,
+    );
+  const [vinegarMl, lemonMl] = [sum('vinegar'), sum('lemon')];
   if (vinegarMl + lemonMl === 0) return undefined;
-  const waters = volumes(ingredients, 'water').sort((a, b) => a - b);
-  const stays = sequence.some((step) => POURS_AWAY.test(step)) ? waters.slice(0, -1) : waters;
-  return { vinegarMl, lemonMl, waterMl: sum(stays), sugarMl: sum(volumes(ingredients, 'sugar')) };
+  return { card, vinegarMl, lemonMl, waterMl: sum('water'), sugarMl: sum('sugar') };
 }
 
-/** The brines of a product's formulas. */
-export function brinesOf(product: ProductRow): FormulaBrine[] {
-  return formulasOf(product.product).flatMap((formula) => brineOf(product, formula) ?? []);
+/** The brines of a product's cards. */
+export function brinesOf(product: ProductRow): CardBrine[] {
+  return cardsOf(product.product).flatMap((card) => brineOf(card) ?? []);
 }
 
 /**
  * Water to vinegar in the brine that a product was tested with: its own proportion, never a general threshold. Of several
- * formulas the one with least water.
+ * cards the one with least water.
  *
  * @returns undefined for what is no pickle in a vinegar brine: a ferment makes its own acid, and the vinegar in a pie
  * filling or a sauce says nothing of a brine. No proportion, no verdict.
@@ -92,10 +87,6 @@ export function testedWaterPerVinegar(product: ProductRow): number | undefined {
     .filter(({ vinegarMl }) => vinegarMl > 0)
     .map(({ vinegarMl, waterMl }) => waterMl / vinegarMl);
   return proportions.length === 0 ? undefined : Math.min(...proportions);
-}
-
-function volumes(ingredients: readonly Ingredient[], role: Ingredient['role']): number[] {
-  return ingredients.flatMap((own) => (own.role === role && own.amount?.of === 'ml' ? [own.amount.span.high] : []));
 }
 
 function sum(values: readonly number[]): number {

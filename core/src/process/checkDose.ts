@@ -1,5 +1,5 @@
 import { type JarSize } from '../handbook/jars';
-import { type ProductClass } from '../handbook/products';
+import { type ProductId } from '../handbook/products';
 import { ML_PER_TBSP, ML_PER_TSP } from '../measure/amount';
 import { acidDose } from './acidDose';
 
@@ -29,20 +29,23 @@ const REFUSED: Partial<Record<Acid, string>> = {
  * @param ml of the acid in one jar, 0 or more
  * @returns undefined for food that takes no acid by the jar
  */
-export function checkDose(productClass: ProductClass, jar: JarSize, acid: Acid, ml: number): DoseCheck | undefined {
-  const dose = acidDose(productClass, jar);
+export function checkDose(product: ProductId, jar: JarSize, acid: Acid, ml: number): DoseCheck | undefined {
+  const dose = acidDose(product, jar);
   if (!dose) return undefined;
   const refused = REFUSED[acid];
   if (refused !== undefined) return { kind: 'refused', reason: refused };
   if (acid === 'vinegar' && dose.vinegarTbsp === undefined) {
     return {
       kind: 'refused',
-      reason: 'Vinegar was tested as the acid of tomatoes alone: here bottled lemon juice or citric acid.',
+      reason: `Vinegar was tested as the acid of tomatoes alone: here bottled lemon juice${dose.citricAcidTsp === undefined ? '' : ' or citric acid'}.`,
     };
+  }
+  if (acid === 'citric-acid' && dose.citricAcidTsp === undefined) {
+    return { kind: 'refused', reason: 'Citric acid is not on the page of this fruit: here bottled lemon juice.' };
   }
   const neededMl =
     acid === 'citric-acid'
-      ? dose.citricAcidTsp * ML_PER_TSP
+      ? (dose.citricAcidTsp ?? 0) * ML_PER_TSP
       : (acid === 'vinegar' ? (dose.vinegarTbsp ?? 0) : dose.bottledLemonJuiceTbsp) * ML_PER_TBSP;
   if (ml < neededMl * (1 - 1e-6)) return { kind: 'short', share: ml / neededMl, neededMl };
   return ml > 2 * neededMl ? { kind: 'much', neededMl } : { kind: 'enough' };

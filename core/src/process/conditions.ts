@@ -1,9 +1,11 @@
 import { type Pack } from '../handbook/boilingWater';
 import { JARS, type JarSize } from '../handbook/jars';
 import { type ProductRow } from '../handbook/products';
-import { formulasOf } from '../handbook/recipes';
+import { cardsOf } from '../handbook/cards';
 import { stepOf } from '../handbook/steps';
 import { usualPack } from '../handbook/usualPack';
+import { recipesOf } from '../recipe/cardColumns';
+import { cardWords } from '../recipe/cardWords';
 import { type Method } from './method';
 
 interface Held {
@@ -62,11 +64,9 @@ const METHOD_CONDITIONS: Readonly<Record<Method, readonly string[]>> = {
 export const FORMULA_CONDITION = /^(?:Its formula|One of its formulas): /;
 
 function foodConditions(product: ProductRow): string[] {
-  const formulas = formulasOf(product.product);
   if (product.hasFormula) {
-    return formulas.map(
-      ({ mainInputs }) => `${formulas.length > 1 ? 'One of its formulas' : 'Its formula'}: ${mainInputs}`,
-    );
+    const cards = recipesOf(product.product);
+    return cards.map((card) => `${cards.length > 1 ? 'One of its formulas' : 'Its formula'}: ${cardWords(card)}`);
   }
   switch (product.productClass) {
     case 'tomato':
@@ -83,7 +83,9 @@ function foodConditions(product: ProductRow): string[] {
 /** How it is cooked, only for the pack that its steps make. */
 function cooking(product: ProductRow, pack: Pack): string[] {
   if (usualPack(product) !== pack) return [];
-  const steps = product.sequence.filter((entry) => COOKING.test(entry)).map((entry) => stepOf(entry).plainWords);
+  const steps = (cardsOf(product.product)[0]?.steps ?? [])
+    .filter(({ step }) => COOKING.test(step) && !/brine|syrup/.test(step))
+    .map(({ step }) => stepOf(step).plainWords);
   return steps.length === 0 ? [] : [capitalised(steps.join(', ').toLowerCase())];
 }
 

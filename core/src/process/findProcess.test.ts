@@ -4,7 +4,7 @@ import { parse } from 'csv-parse/sync';
 import fc from 'fast-check';
 import { JAR_SIZES, JARS, type JarSize } from '../handbook/jars';
 import { PRODUCTS } from '../handbook/products';
-import { mayChange } from './change';
+import { mayChange } from '../recipe/change';
 import { findProcess, findTestedRow, type TestedProcess } from './findProcess';
 import { METHODS } from './method';
 import { plannedProcess } from './plannedProcess';

@@ -1,12 +1,13 @@
 import { type Pack } from '../handbook/boilingWater';
 import { isJarSize, JAR_SIZES, type JarSize } from '../handbook/jars';
 import { findProduct, type ProductId, type ProductRow } from '../handbook/products';
-import { formulasOf } from '../handbook/recipes';
+import { hasSureCard } from '../handbook/cards';
 import { searchProducts } from '../handbook/searchProducts';
 import { type Confidence } from '../handbook/source';
 import { type AcidDose } from './acidDose';
 import { boilingPointF } from './boilingPoint';
-import { type ChangeVerdict } from './change';
+import { type ChangeVerdict } from '../recipe/change';
+import { neverIn } from '../recipe/compareCards';
 import { type HouseholdSource, ownSourceFor } from './householdSource';
 import { isMethod, type Method, METHODS } from './method';
 import { neverOnShelf, neverRefusal, notAProcess } from './neverOnShelf';
@@ -165,7 +166,7 @@ function fromHandbook(
   { pack, jar, method }: { pack: string; jar: JarSize; method: Method },
 ): TestedRow | Refusal {
   if (!product) return unknownProduct(asked);
-  if (product.hasFormula && formulasOf(product.product).length === 0) {
+  if (product.hasFormula && !hasSureCard(product.product)) {
     const reason = `The formula of ${named(product)} is not recalled surely enough to offer it for the shelf.`;
     return refusal('formula-unsure', reason, [...similarProducts(product), 'refrigerator']);
   }
@@ -177,7 +178,7 @@ function fromHandbook(
 
 /** Handbook rule 17: never the tested time on a changed formula. */
 function changedTooFar(product: ProductRow, changes: readonly ChangeVerdict[], method: Method): Refusal | undefined {
-  const never = changes.find(({ verdict }) => verdict === 'never');
+  const never = neverIn(changes);
   const lessSalt = method === 'low-temperature-bath' && changes.some(({ change }) => change === 'less-salt');
   if (!never && !lessSalt) return undefined;
   const reason = never?.reason ?? 'A low-temperature bath is never for pickles with less salt.';

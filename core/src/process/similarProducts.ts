@@ -1,4 +1,4 @@
-import { formulasOf } from '../handbook/recipes';
+import { hasSureCard } from '../handbook/cards';
 import { PRODUCTS, type ProductId, type ProductRow } from '../handbook/products';
 
 /**
@@ -31,5 +31,5 @@ function nearestFirst(product: ProductRow): ProductId[] {
 
 /** No row of low confidence, no formula that is not in the handbook. */
 function mayBeOffered({ hasFormula, product }: ProductRow): boolean {
-  return !hasFormula || formulasOf(product).length > 0;
+  return !hasFormula || hasSureCard(product);
 }

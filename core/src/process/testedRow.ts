@@ -180,7 +180,7 @@ function tested(
     method,
     bands,
     headspaceIn,
-    acid: acidDose(product.productClass, jar),
+    acid: acidDose(product.product, jar),
     conditions: conditionsOf({ product, pack, jar, rowJar, method }),
   };
 }

@@ -57,7 +57,7 @@ export function withOwnSource(
     method,
     bands: own,
     headspaceIn: source.headspaceIn,
-    acid: asked.product && acidDose(asked.product.productClass, asked.jar),
+    acid: asked.product && acidDose(asked.product.product, asked.jar),
     conditions: [`Exactly as ${source.title} has it on p. ${source.page}`, ...jarNote],
   };
 }

@@ -9,18 +9,17 @@ import { BURNERS, cannerResource, HANDS } from '../day/dayProblem';
 import { DAY_MIN, type KitchenSetup } from '../day/kitchenSetup';
 import { planDay } from '../day/planDay';
 import { daySequence } from '../day/daySequence';
-import { type JarSize } from '../handbook/jars';
-import { type ProduceId } from '../handbook/produce';
+import { type JarSize, quartsPerJar } from '../handbook/jars';
+import { cardsOf } from '../handbook/cards';
+import { findProduce, type ProduceId } from '../handbook/produce';
 import { findProduct, type ProductRow } from '../handbook/products';
-import { stepOf } from '../handbook/steps';
 import { KG_PER_LB } from '../measure/amount';
+import { isProduce, mainLine } from '../recipe/cardCrops';
 import { type HouseholdPages } from '../process/findProcess';
 import { type Method } from '../process/method';
-import { quartsPerJar } from '../yields/batchRecord';
 import { byProductsOf } from '../yields/byProducts';
-import { formulaForCrop } from '../yields/formulaNeeds';
-import { setsByTheBox } from '../yields/pots';
-import { quartsPerBatch } from '../yields/printedYield';
+import { setsByTheBox } from '../recipe/pots';
+import { type CropCard, cardForCrop, quartsOfBatch } from '../yields/cardForCrop';
 import { yieldRange } from '../yields/yieldRange';
 import { type LearnedYields } from '../yields/yieldModel';
 import { type CropShare, type SeasonGoal, type SeasonRecipe } from './seasonProblem';
@@ -88,13 +87,19 @@ function recipesOf(
   if (!row) return 'It is not in the handbook.';
   const vessels = vesselsFor(row, jar, kitchen);
   if (typeof vessels === 'string') return vessels;
-  const mains = [...new Set(row.crops.map((all) => all[0] as ProduceId))].filter((crop) => grown.has(crop));
+  const mains = mainCrops(row).filter((crop) => grown.has(crop));
   if (mains.length === 0) return 'Nothing that it is made of is grown or on hand.';
   const recipes = mains.flatMap((crop) => {
     const shares = sharesOf(row, crop, jar, grown, kitchen.learned, sure);
     return (shares && recipeOf(row, jar, crop, shares, vessels, kitchen)) ?? [];
   });
   return recipes.length > 0 ? recipes : 'No yield is published for it from what is grown.';
+}
+
+/** The crops that a product is led by: those its cards name first of all, and those of its printed pounds. */
+function mainCrops({ product, crops }: ProductRow): ProduceId[] {
+  const led = cardsOf(product).flatMap((card) => mainLine(card)?.crops ?? []);
+  return [...new Set([...crops.flatMap(([first]) => first ?? []), ...led])].flatMap((crop) => findProduce(crop)?.crop ?? []);
 }
 
 /** A canner that serves a tested method, and the jars it holds. */
@@ -132,12 +137,13 @@ function sharesOf(
   const range = yieldRange(row.product, crop, learned);
   if (!range) return undefined;
   const kgPerJar = range.atMost(sure) * quartsPerJar(jar) * KG_PER_LB;
-  const formula = formulaForCrop(row, crop);
-  const others = (formula?.others ?? []).flatMap((need): CropShare[] =>
-    formula && need.lbPerBatch !== undefined && grown.has(need.crop)
-      ? [{ crop: need.crop, kgPerJar: (kgPerJar * need.lbPerBatch) / formula.main.lbPerBatch }]
-      : [],
-  );
+  const card = cardForCrop(row.product, crop);
+  // What is optional, and herbs by the head, is taken where it lies and not planned for.
+  const others = (card?.others ?? []).flatMap(({ crop: other, kgPerBatch, line }): CropShare[] => {
+    const known = findProduce(other)?.crop;
+    const isPlanned = card && kgPerBatch !== undefined && known && grown.has(known) && !line.optional && isProduce(line);
+    return isPlanned ? [{ crop: known, kgPerJar: (kgPerJar * kgPerBatch) / card.main.kgPerBatch }] : [];
+  });
   const sum = (of: ProduceId) =>
     others.filter((each) => each.crop === of).reduce((all, each) => all + each.kgPerJar, 0);
   return [
@@ -155,11 +161,12 @@ function recipeOf(
   kitchen: SeasonKitchen,
 ): SeasonRecipe | undefined {
   const perLoad = Math.min(...vessels.map(({ jars }) => jars));
-  const pot = potJars(row, crop, jar);
+  const own = cardForCrop(row.product, crop);
+  const pot = own && potJars(own, jar);
   const atOnce = Math.min(perLoad, pot ?? perLoad);
   const kgPerJar = crops[0]?.kgPerJar ?? 0;
   const minutes = (vessel: Vessel | undefined, loads: readonly number[]) =>
-    vessel && minutesOf(row, jar, vessel, loads, kgPerJar, kitchen);
+    vessel && minutesOf(row, jar, vessel, loads, crops, kitchen);
   const [first] = vessels;
   const half = minutes(first, [Math.ceil(atOnce / 2)]);
   const one = minutes(first, [atOnce]);
@@ -170,8 +177,9 @@ function recipeOf(
   const perLoadMinutes = Math.max(0, two.hands - one.hands - perJar * atOnce);
   const [gives] = byProductsOf(row.product, crop, kgPerJar);
   const perJarGiven = gives?.quartsAtMost ?? gives?.massKg;
-  const pieces = row.sequence.some((entry) => TO_PIECES.test(entry));
-  const waits = daySequence(row).map((entry) => stepOf(entry).waitMinutes[0]);
+  const card = cardForCrop(row.product, crop)?.card ?? cardsOf(row.product)[0];
+  const pieces = card?.steps.some(({ step }) => TO_PIECES.test(step)) ?? false;
+  const waits = card ? daySequence(card).map(({ step }) => step.waitMinutes[0]) : [];
   return {
     id: `${row.product} ${jar} ${crop}`,
     product: row.product,
@@ -198,11 +206,10 @@ function recipeOf(
   };
 }
 
-/** Jars that one pot fills where a formula is made whole or not at all. */
-function potJars(row: ProductRow, crop: ProduceId, jar: JarSize): number | undefined {
-  const formula = formulaForCrop(row, crop);
-  if (!formula || !setsByTheBox(formula.formula)) return undefined;
-  return Math.max(1, Math.floor(quartsPerBatch(formula).low / quartsPerJar(jar) + 1e-6));
+/** Jars that one pot fills where a card is made whole or not at all. */
+function potJars(own: CropCard, jar: JarSize): number | undefined {
+  if (!setsByTheBox(own.card)) return undefined;
+  return Math.max(1, Math.floor(quartsOfBatch(own).low / quartsPerJar(jar) + 1e-6));
 }
 
 /** What the day's own tasks say of one batch alone. */
@@ -211,11 +218,11 @@ function minutesOf(
   jar: JarSize,
   { canner, method }: Vessel,
   loads: readonly number[],
-  kgPerJar: number,
+  crops: readonly CropShare[],
   kitchen: SeasonKitchen,
 ): { hands: number; canner: number; burner: number; least: number } | undefined {
   const jars = loads.reduce((sum, each) => sum + each, 0);
-  const uses = [{ pickId: '', massKg: kgPerJar * jars, softKg: 0 }];
+  const uses = crops.map((share) => ({ pickId: '', crop: share.crop, massKg: share.kgPerJar * jars, softKg: 0 }));
   const wish = { product: row, jar, method, cannerId: canner.id, loads, uses, startAt: NO_TIME };
   const batch: Batch | undefined = batchOf(wish, kitchen, kitchen.pages, (of) => of);
   if (!batch) return undefined;

@@ -1,16 +1,15 @@
-import { type Measured, readFormula, type Role } from '../handbook/formula';
+import { cardsOf } from '../handbook/cards';
+import { CROP_NAMES } from '../handbook/crops';
 import { JARS } from '../handbook/jars';
-import { type ProductRow, productRow } from '../handbook/products';
-import { formulasOf } from '../handbook/recipes';
 import { stepOf } from '../handbook/steps';
 import { KG_PER_LB, ML_PER_CUP, ML_PER_TBSP } from '../measure/amount';
 import { type HardwareCount } from '../pantry/hardwareStock';
-import { acidDose } from '../process/acidDose';
+import { recipeFor } from '../recipe/recipeFor';
+import { type Bought, boughtFor } from '../supplies/boughtFor';
 import { type HardwareMove, hardwareKey, usualMouth } from '../supplies/hardware';
 import { LIGHT_PERCENT, syrupOf } from '../supplies/syrupOf';
-import { quartsPerJar } from '../yields/batchRecord';
-import { formulaForCrop } from '../yields/formulaNeeds';
-import { quartsPerBatch } from '../yields/printedYield';
+import { cardForCrop } from '../yields/cardForCrop';
+import { otherNeeds } from '../yields/otherCrops';
 import { type LearnedYields } from '../yields/yieldModel';
 import { yieldRange } from '../yields/yieldRange';
 import { type ReportedBatch, type SeasonReport } from './seasonReport';
@@ -36,26 +35,9 @@ const SPARE_PART = 0.1;
 const ICE_SOAK = 1;
 const ICE_SCALD = 0.5;
 
-/** Roles that are bought: produce is grown and water comes from the tap. */
-const BOUGHT: readonly Role[] = ['vinegar', 'lemon', 'salt', 'sugar', 'thickener', 'oil', 'pectin', 'spice', 'firming'];
-
-/** What is put under one name in a shop, whatever a page calls it. */
-const NAMES: readonly [RegExp, string][] = [
-  [/brown sugar/i, 'brown sugar'],
-  [/sugar/i, 'sugar'],
-  [/cider vinegar/i, 'cider vinegar, 5 %'],
-  [/vinegar/i, 'white vinegar, 5 %'],
-  [/lemon juice/i, 'bottled lemon juice'],
-  [/lime juice/i, 'bottled lime juice'],
-  [/salt/i, 'canning salt'],
-  [/liquid pectin/i, 'liquid pectin'],
-  [/pectin/i, 'powdered pectin'],
-  [/starch/i, 'cook-type starch'],
-];
-
 /**
- * What to buy for a season's plan from a day on: jars and lids with spares, and what the formulas, syrups and acid doses take,
- * at the 9-in-10 case: as many jars as the produce fills in a kitchen's best year of ten, by the smallest printed batch.
+ * What to buy for a season's plan from a day on: jars and lids with spares, and what the recipes, syrups and acid doses take,
+ * at the 9-in-10 case: as many jars as the produce fills in a kitchen's best year of ten.
  */
 export function shoppingList(
   { days }: SeasonReport,
@@ -68,7 +50,6 @@ export function shoppingList(
   const reusable = hardware.some(({ kind, count }) => kind === 'reusable-lid' && count > 0);
   for (const { day, batches } of days.filter((each) => each.day >= today)) {
     for (const batch of batches) {
-      const row = productRow(batch.product);
       const jars = jarsAtMost(batch, learned);
       const mouth = usualMouth(batch.jar, moves);
       const lid = { kind: reusable ? 'reusable-lid' : 'lid', mouth } as const;
@@ -76,8 +57,7 @@ export function shoppingList(
       const lidWords = `${mouth === 'wide' ? 'wide-mouth' : 'regular'} lids${reusable ? ', reusable' : ''}`;
       list.add(day, hardwareKey(jar), `${JARS[batch.jar].one} jars, ${mouth} mouth`, 'pieces', jars * (1 + SPARE_PART));
       list.add(day, hardwareKey(lid), lidWords, 'pieces', jars * (1 + SPARE_PART));
-      for (const bought of [...ofFormula(row, batch, jars), ...ofSteps(row, batch, jars)]) {
-        const [words, unit, amount] = byWeight(bought);
+      for (const { words, unit, amount } of [...ofRecipe(batch, jars), ...ofSteps(batch, jars)]) {
         list.add(day, words, words, unit, amount);
       }
     }
@@ -121,50 +101,40 @@ function jarsAtMost({ product, crops, jars }: ReportedBatch, learned?: LearnedYi
   return range ? Math.ceil((jars * range.lbPerQuart.p50) / range.lbPerQuart.p10 - 1e-9) : jars;
 }
 
-/** What a shop sells by weight and a page gives in cups, in kilograms a cup. Common practice. */
-const KG_PER_CUP: Readonly<Record<string, number>> = { sugar: 0.2, 'brown sugar': 0.22, 'canning salt': 0.29 };
-
-function byWeight([words, unit, amount]: Amount): Amount {
-  const each = KG_PER_CUP[words];
-  return each !== undefined && unit === 'ml' ? [words, 'kg', (amount / ML_PER_CUP) * each] : [words, unit, amount];
-}
-
-type Amount = readonly [words: string, unit: ShoppingItem['unit'], amount: number];
-
-function ofFormula(row: ProductRow, { jar, crops }: ReportedBatch, jars: number): Amount[] {
+/** What the recipe takes, for as many jars as its produce may fill; what of it is neither grown nor on hand among it. */
+function ofRecipe({ product, jar, crops }: ReportedBatch, jars: number): Bought[] {
   const [main] = crops;
-  const own = main && formulaForCrop(row, main.crop);
-  const formula = own?.formula ?? formulasOf(row.product)[0];
-  if (!formula?.yields) return [];
-  const quarts = own ? quartsPerBatch(own).low : formula.yields.low * (JARS.pint.nominalFlOz / JARS.quart.nominalFlOz);
-  const pots = Math.ceil(((jars * quartsPerJar(jar)) / quarts) * 100) / 100;
-  return readFormula(formula.mainInputs).ingredients.flatMap(({ role, food, amount, optional }): Amount[] => {
-    if (!BOUGHT.includes(role) || optional) return [];
-    const words = NAMES.find(([pattern]) => pattern.test(food))?.[1] ?? food.toLowerCase();
-    return [[words, ...measured(role, amount, pots)]];
-  });
+  const own = main && cardForCrop(product, main.crop);
+  const card = own?.card ?? cardsOf(product)[0];
+  if (!card || jars <= 0) return [];
+  const bought = boughtFor(recipeFor(card, { jars: [{ jar, count: jars }] }));
+  if (!own || !main) return bought;
+  const planned = new Set<string>(crops.map(({ crop }) => crop));
+  const needs = otherNeeds(own, main.massKg / own.main.kgPerBatch, () => 0);
+  return [
+    ...bought,
+    ...needs.flatMap(({ crop, kg, free }): Bought[] =>
+      free || planned.has(crop) || kg === undefined
+        ? []
+        : [{ words: CROP_NAMES[crop].toLowerCase(), unit: 'kg', amount: kg }],
+    ),
+  ];
 }
 
-function measured(role: Role, amount: Measured | undefined, pots: number): [ShoppingItem['unit'], number] {
-  if (role === 'pectin') return ['boxes', Math.ceil(pots) * (amount?.of === 'pieces' ? amount.span.high : 1)];
-  // A page that only says "spices" asks for a look into the drawer.
-  if (!amount) return ['pieces', 1];
-  return [amount.of, amount.span.high * pots];
-}
-
-function ofSteps(row: ProductRow, { jar, crops }: ReportedBatch, jars: number): Amount[] {
-  const amounts: Amount[] = [];
-  const dose = row.sequence.includes('acid') ? acidDose(row.productClass, jar) : undefined;
-  if (dose) amounts.push(['bottled lemon juice', 'ml', dose.bottledLemonJuiceTbsp * ML_PER_TBSP * jars]);
-  if (row.sequence.includes('syrup')) {
-    amounts.push(['sugar', 'ml', syrupOf(LIGHT_PERCENT, jar, jars).sugarCups * ML_PER_CUP]);
-  }
+/** What only the steps ask for. */
+function ofSteps({ product, jar, crops }: ReportedBatch, jars: number): Bought[] {
+  const steps = cardsOf(product)[0]?.steps ?? [];
   const kg = crops.reduce((sum, { massKg }) => sum + massKg, 0);
-  const soaks = row.sequence.some((entry) => stepOf(entry).row.resources.includes('ice'));
-  const ice = soaks ? ICE_SOAK : row.sequence.includes('scald-peel') ? ICE_SCALD : 0;
-  if (ice > 0) amounts.push(['ice', 'kg', kg * ice]);
-  return amounts;
+  const soaks = steps.some(({ step }) => stepOf(step).row.resources.includes('ice'));
+  const ice = soaks ? ICE_SOAK : steps.some(({ step }) => step === 'scald-peel') ? ICE_SCALD : 0;
+  const list: Bought[] = ice > 0 ? [{ words: 'ice', unit: 'kg', amount: kg * ice }] : [];
+  if (!steps.some(({ step }) => step === 'syrup')) return list;
+  const sugar = syrupOf(LIGHT_PERCENT, jar, jars).sugarCups;
+  return [...list, { words: 'sugar', unit: 'kg', amount: sugar * KG_PER_CUP_OF_SUGAR }];
 }
+
+/** Common practice. */
+const KG_PER_CUP_OF_SUGAR = 0.2;
 
 /** How much of an item a household buys: whole pieces, cups or pounds, or litres and kilograms. */
 export function amountToBuy({ toBuy, unit }: Pick<ShoppingItem, 'toBuy' | 'unit'>, units: 'us' | 'metric'): string {

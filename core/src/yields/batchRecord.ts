@@ -1,13 +1,7 @@
-import { JARS, type JarSize } from '../handbook/jars';
+import { type JarCount, type JarSize, quartsPerJar } from '../handbook/jars';
 import { type ProduceId } from '../handbook/produce';
 import { type ProductId, productRow } from '../handbook/products';
 import { KG_PER_LB, ML_PER_CUP } from '../measure/amount';
-
-/** Full jars of one size. */
-export interface JarCount {
-  readonly jar: JarSize;
-  readonly count: number;
-}
 
 /** How a batch went, where it did not go well. */
 export const FAULTS = [
@@ -73,11 +67,6 @@ const SUGAR_ML_PER_KG = 620;
 export function countsAdded(product: ProductId): boolean {
   const { form, hasFormula } = productRow(product);
   return !hasFormula && (form === 'sauce' || form === 'juice');
-}
-
-/** Quarts in a jar of a size. */
-export function quartsPerJar(jar: JarSize): number {
-  return JARS[jar].nominalFlOz / JARS.quart.nominalFlOz;
 }
 
 /** Quarts in all jars, the part jar among them. */

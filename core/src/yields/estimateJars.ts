@@ -1,11 +1,11 @@
 import { produceRow, type ProduceId } from '../handbook/produce';
-import { type JarSize } from '../handbook/jars';
+import { type JarSize, quartsPerJar } from '../handbook/jars';
 import { findProduct, type ProductRow, PRODUCTS } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
 import { type Range } from '../measure/range';
-import { quartsPerJar } from './batchRecord';
-import { potsFor } from './pots';
-import { printedYield, quartsPerBatch } from './printedYield';
+import { potsFor, setsByTheBox } from '../recipe/pots';
+import { quartsOfBatch } from './cardForCrop';
+import { printedYield } from './printedYield';
 import { basisWords, type YieldBasis, type YieldRange, yieldRange } from './yieldRange';
 import { type LearnedYields } from './yieldModel';
 
@@ -16,9 +16,9 @@ export type JarEstimate =
       /** The same in quarts of jar, parts of jars counted. */
       readonly quarts: Range;
       readonly massKg: number;
-      /** What of it is likely used: a formula's whole batches may leave a rest. */
+      /** What of it is likely used: whole batches of a card may leave a rest. */
       readonly usedKg: number;
-      /** Pots of the formula, likely; undefined where no formula is made. */
+      /** Pots of the card, likely; undefined where pounds a quart are printed. */
       readonly pots?: number;
       readonly basis: string;
       readonly grounds: YieldBasis;
@@ -28,7 +28,7 @@ export type JarEstimate =
 /**
  * How many full jars produce becomes: whole jars, as a range. A part jar is not counted.
  *
- * Pounds a quart are {@link yieldRange}'s. A product with a formula is limited by its measured part: whole batches where
+ * Pounds a quart are {@link yieldRange}'s. A product with a card is limited by its measured part: whole batches where
  * pectin sets them, pots side by side where it may not be doubled ({@link potsFor}).
  *
  * @param massKg as picked, before trimming
@@ -42,17 +42,14 @@ export function estimateJars(
   learned?: LearnedYields,
 ): JarEstimate {
   const row = findProduct(product);
-  if (!row?.crops.some((all) => all.includes(crop))) {
+  const range = row && yieldRange(row.product, crop, learned);
+  if (!row || !range) {
     const reason = row
-      ? `${row.name}: not made of ${produceRow(crop).name.toLowerCase()}.`
+      ? `${row.name}: nobody tested it with ${produceRow(crop).name.toLowerCase()}.`
       : `No product "${product}" in the handbook.`;
     return { kind: 'refusal', reason, instead: productsFrom(crop).map((candidate) => candidate.product) };
   }
-  const range = yieldRange(row.product, crop, learned);
-  if (!range) return { kind: 'refusal', reason: `No published yield for ${row.name.toLowerCase()}.`, instead: [] };
-  const at = (chance: number) => quartsAt(row, crop, massKg, range, chance);
-  // More pounds a quart are fewer jars.
-  const [low, likely, high] = [at(0.9), at(0.5), at(0.1)];
+  const [low, likely, high] = threeCases(row, crop, massKg, range);
   const quarts = { p10: low.quarts, p50: likely.quarts, p90: high.quarts };
   const each = quartsPerJar(jar);
   return {
@@ -76,6 +73,18 @@ export function productsFrom(crop: ProduceId): ProductRow[] {
   return PRODUCTS.filter(({ product }) => printedYield(product, crop) !== undefined);
 }
 
+/** One in ten fewer, likely, one in ten more. More pounds a quart are fewer jars. */
+function threeCases(row: ProductRow, crop: ProduceId, massKg: number, range: YieldRange): [Filled, Filled, Filled] {
+  const at = (chance: number) => quartsAt(row, crop, massKg, range, chance);
+  const card = printedYield(row.product, crop)?.card;
+  if (!card || !setsByTheBox(card.card)) return [at(0.9), at(0.5), at(0.1)];
+  // Whole batches: how many, the measure says at the stove; what they fill, the page says.
+  const likely = at(0.5);
+  const { low, high } = quartsOfBatch(card);
+  const pots = likely.pots ?? 0;
+  return [{ ...likely, quarts: pots * low }, likely, { ...likely, quarts: pots * high }];
+}
+
 interface Filled {
   readonly quarts: number;
   readonly usedKg: number;
@@ -85,15 +94,15 @@ interface Filled {
 function quartsAt(row: ProductRow, crop: ProduceId, massKg: number, range: YieldRange, chance: number): Filled {
   const lbPerQuart = range.atMost(chance);
   const lb = massKg / KG_PER_LB;
-  const formula = printedYield(row.product, crop)?.formula;
-  if (!formula) return { quarts: lb / lbPerQuart, usedKg: massKg };
-  const printedLb = formula.main.lbPerBatch;
-  const { low, high } = quartsPerBatch(formula);
+  const card = printedYield(row.product, crop)?.card;
+  if (!card) return { quarts: lb / lbPerQuart, usedKg: massKg };
+  const printedLb = card.main.lbPerBatch;
+  const { low, high } = quartsOfBatch(card);
   const off = lbPerQuart / range.basis.printedLbPerQuart;
   // Trimming decides how many cups there are; what is weighed whole gives more or fewer jars instead.
-  const lbPerBatch = formula.byCups ? printedLb * off : printedLb;
-  const quartsEach = formula.byCups ? Math.sqrt(low * high) : printedLb / lbPerQuart;
-  const { pots, factor } = potsFor(row, formula.formula, lb / lbPerBatch);
+  const lbPerBatch = card.byCups ? printedLb * off : printedLb;
+  const quartsEach = card.byCups ? Math.sqrt(low * high) : printedLb / lbPerQuart;
+  const { pots, factor } = potsFor(card.card, lb / lbPerBatch);
   return { quarts: pots * factor * quartsEach, usedKg: pots * factor * lbPerBatch * KG_PER_LB, pots };
 }
 

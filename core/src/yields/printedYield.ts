@@ -1,17 +1,16 @@
-import { JARS } from '../handbook/jars';
 import { type ProduceId } from '../handbook/produce';
 import { isMadeOf, type ProductId, productRow } from '../handbook/products';
 import { QUANTITIES, type QuantityRow } from '../handbook/quantity';
 import { P90_SIGMAS } from '../measure/range';
-import { type CropFormula, formulaForCrop } from './formulaNeeds';
+import { type CropCard, cardForCrop, quartsOfBatch } from './cardForCrop';
 
 /** Pounds of produce for one quart of jar as printed, log-normal: a median and how far the page disagrees with itself. */
 export interface PrintedYield {
   readonly medianLbPerQuart: number;
   /** Spread on the log scale. */
   readonly sigma: number;
-  /** The formula it follows from; undefined where pounds a quart are printed. */
-  readonly formula?: CropFormula;
+  /** The card it follows from; undefined where pounds a quart are printed. */
+  readonly card?: CropCard;
 }
 
 const PINTS_PER_QUART = 2;
@@ -21,7 +20,7 @@ const PINTS_PER_QUART = 2;
  *
  * The handbook prints the same thing up to five ways (a canner load of quarts, of pints, a container's quarts low and
  * high, an average). Their geometric mean is the median; their full range is taken for the middle 8 in 10. Where there is
- * none, a formula's measured part over its printed jars says the same.
+ * none, a card's main crop over its printed jars says the same.
  *
  * @returns undefined when neither is published for this crop
  */
@@ -41,28 +40,13 @@ function quantityYield(product: ProductId, crop: ProduceId): PrintedYield | unde
 }
 
 function formulaYield(product: ProductId, crop: ProduceId): PrintedYield | undefined {
-  const formula = formulaForCrop(productRow(product), crop);
-  if (!formula) return undefined;
-  const { low, high } = quartsPerBatch(formula);
-  const { lbPerBatch } = formula.main;
-  return { ...spreadOf([lbPerBatch / high, lbPerBatch / low]), formula };
-}
-
-/** Jar sizes as formulas print them, in quarts. */
-const PRINTED_JARS: Readonly<Record<string, number>> = {
-  'half-pint': JARS['half-pint'].nominalFlOz / JARS.quart.nominalFlOz,
-  'twelve-ounce': JARS['twelve-ounce'].nominalFlOz / JARS.quart.nominalFlOz,
-  '12-oz': JARS['twelve-ounce'].nominalFlOz / JARS.quart.nominalFlOz,
-  pint: JARS.pint.nominalFlOz / JARS.quart.nominalFlOz,
-  'wide-mouth pint': JARS.pint.nominalFlOz / JARS.quart.nominalFlOz,
-  quart: 1,
-};
-
-/** Quarts that one batch of a formula fills, as printed. */
-export function quartsPerBatch({ formula: { yields, yieldJar, product } }: CropFormula): { low: number; high: number } {
-  const each = PRINTED_JARS[yieldJar];
-  if (!yields || each === undefined) throw new RangeError(`no printed yield for ${product}`);
-  return { low: yields.low * each, high: yields.high * each };
+  // Without a formula the pounds of a load are what is printed, and only where they are.
+  if (!productRow(product).hasFormula) return undefined;
+  const card = cardForCrop(product, crop);
+  if (!card) return undefined;
+  const { low, high } = quartsOfBatch(card);
+  const { lbPerBatch } = card.main;
+  return { ...spreadOf([lbPerBatch / high, lbPerBatch / low]), card };
 }
 
 function spreadOf(printed: readonly number[]): { medianLbPerQuart: number; sigma: number } {

@@ -1,8 +1,7 @@
 import { type BatchRecord, lbPerQuartOf, NOTHING_MORE } from './batchRecord';
 import { byProductsOf } from './byProducts';
 import { checkRecord } from './checkRecord';
-import { formulaForCrop } from './formulaNeeds';
-import { productRow } from '../handbook/products';
+import { cardForCrop } from './cardForCrop';
 import { KG_PER_LB } from '../measure/amount';
 import { productsFromLots } from './productsFromLots';
 
@@ -22,28 +21,47 @@ test.each([
   ['fig-jam', 'fig', 5, true],
   ['tomatillo-green-salsa', 'tomatillo', 2, true],
   ['pepper-onion-relish', 'pepper-sweet', 2, true],
+  ['pickled-corn-relish', 'corn-sweet', 13, true],
+  ['jam-with-pectin', 'blueberry', 1.875, true],
+  ['green-tomato-relish', 'tomato-slicing', 10, false],
 ] as const)('one batch of %s takes %s: %d lb', (product, crop, pounds, byCups) => {
-  const formula = formulaForCrop(productRow(product), crop)!;
-  expect(formula.main.lbPerBatch).toBeCloseTo(pounds, 1);
-  expect(formula.byCups).toBe(byCups);
+  const card = cardForCrop(product, crop)!;
+  expect(card.main.lbPerBatch).toBeCloseTo(pounds, 1);
+  expect(card.byCups).toBe(byCups);
 });
 
 test.each([
-  ['jelly-no-pectin', 'quince'],
+  ['jelly-no-pectin', 'gooseberry'],
   ['jam-with-pectin', 'gooseberry'],
   ['jelly-with-pectin', 'damson'],
-  // "3/4 cup of sugar per cup of juice" says nothing of a batch.
-  ['jelly-no-pectin', 'blackberry'],
-] as const)('%s has no formula that goes by %s', (product, crop) => {
-  expect(formulaForCrop(productRow(product), crop)).toBeUndefined();
+  ['jam-no-pectin', 'plum'],
+  ['jam-with-pectin', 'cherry-sour'],
+] as const)('%s has no card of %s: no card, no offer', (product, crop) => {
+  expect(cardForCrop(product, crop)).toBeUndefined();
+  expect(productsFromLots([{ crop, massKg: lb(20) }]).some((made) => made.product.product === product)).toBe(false);
+});
+
+test('ripe tomatoes become nothing that is made of green ones, and green ones nothing else', () => {
+  const green = ['piccalilli', 'green-tomato-relish', 'pickled-green-tomatoes', 'green-tomato-pie-filling'];
+  const made = (isGreen: boolean) =>
+    productsFromLots([{ crop: 'tomato-slicing', massKg: lb(30), green: isGreen }]).map(({ product }) => product.product);
+  expect(made(true).sort()).toEqual([...green].sort());
+  expect(made(false).filter((product) => green.includes(product))).toEqual([]);
+  expect(made(false)).toContain('tomatoes-crushed');
+});
+
+// The same guide, 7: about 3 1/2 quarts of berries, a box of pectin, 5 to 6 half-pints; a quart weighs 1 1/2 lb.
+test('4 quarts of blackberries are one batch of jelly, 5 to 6 half-pints', () => {
+  const jelly = find('jelly-with-pectin', productsFromLots([{ crop: 'blackberry', massKg: lb(6) }]));
+  expect([jelly.pots, jelly.jarsOf('half-pint')]).toEqual([1, { p10: 5, p50: 5, p90: 6 }]);
 });
 
 // The same guide, 3: 5 lb tomatoes, 2 lb chile peppers, 1 lb onions, 6 to 8 pints.
 test('what a formula takes beside its main crop is told as missing, less what is there', () => {
   const alone = productsFromLots([{ crop: 'tomato-paste', massKg: lb(10) }]);
   expect(find('tomato-chile-salsa', alone).missing).toEqual([
-    { crop: 'pepper-hot', text: '2 lb chile peppers', massKg: expect.closeTo(lb(4), 6) },
-    { crop: 'onion', text: '1 lb onions', massKg: expect.closeTo(lb(2), 6) },
+    { crop: 'pepper-hot', text: '2 lb chile peppers', massKg: expect.closeTo(lb(4), 6), stops: false },
+    { crop: 'onion', text: '1 lb onions', massKg: expect.closeTo(lb(2), 6), stops: false },
   ]);
   const withOnions = productsFromLots([
     { crop: 'tomato-paste', massKg: lb(10) },
@@ -54,13 +72,14 @@ test('what a formula takes beside its main crop is told as missing, less what is
 });
 
 // The same guide: 4 cups long green chiles and 1/2 cup jalapenos are both hot peppers.
-test('two ingredients of one crop are missing together, and what is counted in pieces is named', () => {
+test('two ingredients of one crop are missing together, and what is counted in pieces is weighed', () => {
   const made = productsFromLots([{ crop: 'tomato-paste', massKg: lb(14) }]);
   const peppers = (product: string) => find(product, made).missing.filter(({ crop }) => crop === 'pepper-hot');
   expect(peppers('tomato-salsa-paste-tomatoes')).toEqual([
-    { crop: 'pepper-hot', text: '4 cups long green chiles, 0.5 cup jalapenos', massKg: expect.closeTo(lb(4.5 / 4), 2) },
+    { crop: 'pepper-hot', text: '4 cups long green chiles, 1/2 cup jalapenos', massKg: expect.closeTo(lb(4.5 / 4), 2), stops: false },
   ]);
-  expect(peppers('tomato-taco-sauce')).toEqual([{ crop: 'pepper-hot', text: '4 jalapenos, 4 long green chiles' }]);
+  // Eight peppers for 16 lb of tomatoes, at about an ounce each (common practice).
+  expect(peppers('tomato-taco-sauce')).toMatchObject([{ crop: 'pepper-hot', text: '4 jalapenos, 4 long green chiles' }]);
 });
 
 test('lots of both tomatoes fill the same jars together; a formula of one fruit stands for itself', () => {

@@ -1,11 +1,10 @@
-import { type JarSize } from '../handbook/jars';
+import { type JarSize, quartsPerJar } from '../handbook/jars';
 import { type ProduceId } from '../handbook/produce';
 import { type ProductRow } from '../handbook/products';
-import { KG_PER_LB } from '../measure/amount';
 import { type Range } from '../measure/range';
-import { quartsPerJar } from './batchRecord';
 import { type ByProduct, byProductsOf } from './byProducts';
 import { estimateJars, productsFrom } from './estimateJars';
+import { type MissingProduce, missingFor } from './otherCrops';
 import { printedYield } from './printedYield';
 import { type LearnedYields } from './yieldModel';
 import { type YieldBasis } from './yieldRange';
@@ -14,15 +13,8 @@ export interface ProduceAmount {
   readonly crop: ProduceId;
   /** As picked. */
   readonly massKg: number;
-}
-
-/** What a formula takes beside its main crop and is not there. */
-export interface MissingProduce {
-  readonly crop: ProduceId;
-  /** As the formula writes it, for one batch. */
-  readonly text: string;
-  /** What is missing for all batches; undefined where the formula counts pieces. */
-  readonly massKg?: number;
+  /** Picked unripe: it becomes only what a card makes of green fruit. */
+  readonly green?: boolean;
 }
 
 /** One product that some lots together can become. */
@@ -31,7 +23,7 @@ export interface ProductFromLots {
   /** The crops that are weighed for it. */
   readonly crops: readonly ProduceId[];
   readonly quarts: Range;
-  /** Pots of a formula, likely. */
+  /** Pots of a card, likely. */
   readonly pots?: number;
   readonly basis: string;
   readonly grounds: YieldBasis;
@@ -46,20 +38,20 @@ export interface ProductFromLots {
 
 /**
  * Every product that a yield is published for and that these amounts can become, with what is left over and what is
- * missing. A product made by the pound takes all crops that it can be made of together; one made by a formula stands once
- * for each crop that its formula is written for.
+ * missing. A product made by the pound takes all crops that it can be made of together; one made by a card stands once
+ * for each crop that its card is written for.
  *
  * Lots of several crops are taken to be off together: a kitchen's lean year is lean in all of them.
  */
 export function productsFromLots(amounts: readonly ProduceAmount[], learned?: LearnedYields): ProductFromLots[] {
-  const crops = [...new Set(amounts.map(({ crop }) => crop))];
-  const massOf = (crop: ProduceId) => sum(amounts.filter((each) => each.crop === crop).map(({ massKg }) => massKg));
   const found = new Map<string, ProductFromLots>();
-  for (const crop of crops) {
+  for (const [crop, green] of kindsOf(amounts)) {
+    const own = amounts.filter((each) => each.crop === crop && (each.green ?? false) === green);
     for (const product of productsFrom(crop)) {
-      const isFormula = printedYield(product.product, crop)?.formula !== undefined;
-      const key = isFormula ? `${product.product} ${crop}` : product.product;
-      const one = ofOneCrop(product, crop, massOf(crop), massOf, learned);
+      const card = printedYield(product.product, crop)?.card;
+      if ((card?.green ?? false) !== green) continue;
+      const key = card ? `${product.product} ${crop}` : product.product;
+      const one = ofOneCrop(product, crop, sum(own.map(({ massKg }) => massKg)), amounts, learned);
       const before = found.get(key);
       if (one) found.set(key, before ? together(before, one) : one);
     }
@@ -71,7 +63,7 @@ function ofOneCrop(
   product: ProductRow,
   crop: ProduceId,
   massKg: number,
-  massOf: (crop: ProduceId) => number,
+  amounts: readonly ProduceAmount[],
   learned?: LearnedYields,
 ): ProductFromLots | undefined {
   const estimate = estimateJars(crop, massKg, product.product, 'quart', learned);
@@ -86,30 +78,15 @@ function ofOneCrop(
     grounds,
     usedKg,
     leftKg: Math.max(0, massKg - usedKg),
-    missing: missingOf(product, crop, usedKg, massOf),
+    missing: missingFor(product.product, crop, usedKg, amounts),
     byProducts: byProductsOf(product.product, crop, usedKg),
   });
 }
 
-function missingOf(
-  product: ProductRow,
-  crop: ProduceId,
-  usedKg: number,
-  massOf: (crop: ProduceId) => number,
-): MissingProduce[] {
-  const formula = printedYield(product.product, crop)?.formula;
-  if (!formula) return [];
-  const batches = usedKg / (formula.main.lbPerBatch * KG_PER_LB);
-  const crops = [...new Set(formula.others.map((need) => need.crop))];
-  return crops.flatMap((other): MissingProduce[] => {
-    const own = formula.others.filter((need) => need.crop === other);
-    const text = own.map(({ ingredient }) => ingredient.text).join(', ');
-    const haveKg = massOf(other);
-    // What is counted in pieces has no weight: it is named as long as there is none of the crop at all.
-    if (own.some(({ lbPerBatch }) => lbPerBatch === undefined)) return haveKg > 0 ? [] : [{ crop: other, text }];
-    const missingKg = sum(own.map(({ lbPerBatch = 0 }) => lbPerBatch)) * KG_PER_LB * batches - haveKg;
-    return missingKg > 0.01 ? [{ crop: other, text, massKg: missingKg }] : [];
-  });
+/** Each crop, and its green fruit apart. */
+function kindsOf(amounts: readonly ProduceAmount[]): (readonly [ProduceId, boolean])[] {
+  const kinds = new Map(amounts.map(({ crop, green = false }) => [`${crop} ${green}`, [crop, green] as const]));
+  return [...kinds.values()];
 }
 
 function together(a: ProductFromLots, b: ProductFromLots): ProductFromLots {

@@ -66,7 +66,7 @@ function workOut(product: ProductId, crop: ProduceId, learned: LearnedYields): Y
     lbPerQuart: { p10: atMost(0.1), p50: atMost(0.5), p90: atMost(0.9) },
     basis: {
       printedLbPerQuart: printed.medianLbPerQuart,
-      fromFormula: printed.formula !== undefined,
+      fromFormula: printed.card !== undefined,
       ownBatches: own.length,
       otherBatchesOfCrop: ofCrop.length - own.length,
       ...(last !== undefined && { lastLbPerQuart: last }),

@@ -124,12 +124,19 @@ export class PantryBook {
   }
 }
 
-export function lotOf({ loadId, fromLotId, ...lot }: LotRow): JarLot {
-  return { ...lot, ...(loadId !== null && { loadId }), ...(fromLotId !== null && { fromLotId }) };
+export function lotOf({ loadId, fromLotId, recipe, crop, ...lot }: LotRow): JarLot {
+  return {
+    ...lot,
+    ...(loadId !== null && { loadId }),
+    ...(fromLotId !== null && { fromLotId }),
+    ...(recipe !== null && { recipe }),
+    ...(crop !== null && { crop }),
+  };
 }
 
 export function lotRow({ jarsBefore: _, ...lot }: JarLot): LotRow {
-  return { ...lot, loadId: lot.loadId ?? null, fromLotId: lot.fromLotId ?? null };
+  const { loadId = null, fromLotId = null, recipe = null, crop = null } = lot;
+  return { ...lot, loadId, fromLotId, recipe, crop };
 }
 
 export function movementOf({ intoLotId, toPlace, undoes, note, ...movement }: MovementRow): Movement {

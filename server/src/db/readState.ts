@@ -145,12 +145,14 @@ export async function readBatches({ tables }: Pick<Database, 'tables'>, transact
   const uses = await all(tables.uses, [], transaction);
   const loads = await all(tables.loads, [['number', 'ASC']], transaction);
   const [usesOf, loadsOf] = [groupBy(uses, ({ batchId }) => batchId), groupBy(loads, ({ batchId }) => batchId)];
-  return batches.map(({ ingredients, pressurePsi, againOf, ...batch }) => ({
+  return batches.map(({ ingredients, pressurePsi, againOf, recipe, without, ...batch }) => ({
     ...batch,
     ...(pressurePsi !== null && { pressurePsi }),
     ...(ingredients !== null && { ingredients }),
     ...(againOf !== null && { againOf }),
-    uses: (usesOf.get(batch.id) ?? []).map(({ batchId: _, ...use }) => use),
+    ...(recipe !== null && { recipe }),
+    ...(without !== null && { without }),
+    uses: (usesOf.get(batch.id) ?? []).map(({ batchId: _, crop, ...use }) => ({ ...use, ...(crop !== null && { crop }) })),
     loads: (loadsOf.get(batch.id) ?? []).map(loadOf),
   }));
 }

@@ -1,4 +1,6 @@
 import { DataTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize';
+import { type CropId } from '@hoddle/core/handbook/crops';
+import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type Canner, type OwnJar } from '@hoddle/core/canner/canner';
 import { type Season } from '@hoddle/contract/season';
@@ -36,7 +38,9 @@ export interface HouseholdRow {
   seasonPlan: Season['plan'];
   seasonPins: Season['pins'] | null;
 }
-export type BatchRow = Omit<Batch, 'uses' | 'loads' | 'ingredients' | 'pressurePsi' | 'againOf'> & {
+export type BatchRow = Omit<Batch, 'uses' | 'loads' | 'ingredients' | 'pressurePsi' | 'againOf' | 'recipe' | 'without'> & {
+  recipe: string | null;
+  without: readonly string[] | null;
   againOf: string | null;
   ingredients: readonly string[] | null;
   pressurePsi: number | null;
@@ -48,6 +52,7 @@ export interface CheckedRowRow {
 export interface UseRow {
   batchId: string;
   pickId: string;
+  crop: ProduceId | null;
   massKg: number;
   softKg: number;
 }
@@ -74,7 +79,9 @@ export interface DayEventRow {
   at: number;
   detail: object;
 }
-export type LotRow = Omit<JarLot, 'loadId' | 'fromLotId' | 'jarsBefore'> & {
+export type LotRow = Omit<JarLot, 'loadId' | 'fromLotId' | 'jarsBefore' | 'recipe' | 'crop'> & {
+  recipe: string | null;
+  crop: CropId | null;
   loadId: string | null;
   fromLotId: string | null;
 };
@@ -221,10 +228,13 @@ export function defineTables(sequelize: Sequelize): Tables {
       startAt: BIGINT,
       ingredients: JSON,
       againOf: STRING,
+      recipe: STRING,
+      without: JSON,
     }),
     uses: table('batch_uses', {
       batchId: { type: STRING, primaryKey: true },
       pickId: { type: STRING, primaryKey: true },
+      crop: STRING,
       massKg: DOUBLE,
       softKg: DOUBLE,
     }),
@@ -243,6 +253,8 @@ export function defineTables(sequelize: Sequelize): Tables {
       loadId: STRING,
       fromLotId: STRING,
       product: STRING,
+      recipe: STRING,
+      crop: STRING,
       jar: STRING,
       place: STRING,
       seal: STRING,

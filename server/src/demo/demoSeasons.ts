@@ -1,5 +1,5 @@
 import { type Batch } from '@hoddle/core/day/batch';
-import { type JarSize } from '@hoddle/core/handbook/jars';
+import { type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { type ProductId, productRow } from '@hoddle/core/handbook/products';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
@@ -9,7 +9,7 @@ import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { findProcess } from '@hoddle/core/process/findProcess';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
-import { type BatchRecord, NOTHING_MORE, quartsPerJar } from '@hoddle/core/yields/batchRecord';
+import { type BatchRecord, NOTHING_MORE } from '@hoddle/core/yields/batchRecord';
 import { printedYield } from '@hoddle/core/yields/printedYield';
 import { plantingOf } from './demoGarden';
 import { idOf } from './demoIds';

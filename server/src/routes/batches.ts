@@ -1,7 +1,10 @@
 import { Router } from 'express';
 import * as v from 'valibot';
 import { BatchSchema } from '@hoddle/contract/batch';
+import { type Transaction } from 'sequelize';
 import { type Batch } from '@hoddle/core/day/batch';
+import { findCard, isOffered } from '@hoddle/core/handbook/cards';
+import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { hostOf } from '@hoddle/core/day/sharedLoad';
 import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
 import { findProcess, type HouseholdPages } from '@hoddle/core/process/findProcess';
@@ -12,6 +15,7 @@ import { type Database } from '../db/openDatabase';
 import { CRUMB_KG, lotsOf, readBook } from '../db/produceBook';
 import { readBatchesNow, readPages } from '../db/readState';
 import { Problem } from '../problem';
+import { type Tables } from '../db/tables';
 
 /** Batches: planned once, with their loads and what they take from picks; given up as long as no load has begun. */
 export function batchesRoute(db: Database): Router {
@@ -40,12 +44,26 @@ export function batchesRoute(db: Database): Router {
     });
 }
 
+/** What a batch takes of a pick is of the pick's crop, whatever was sent. */
+async function withCrops(tables: Tables, uses: Batch['uses'], transaction: Transaction): Promise<Batch['uses']> {
+  const rows = await tables.picks.findAll({ where: { id: uses.map(({ pickId }) => pickId) }, transaction });
+  const cropOf = new Map(rows.map((row) => [row.get('id') as string, row.get('crop') as ProduceId]));
+  return uses.map((use) => {
+    const crop = cropOf.get(use.pickId);
+    return { ...use, ...(crop && { crop }) };
+  });
+}
+
 /**
  * A batch may be processed longer than tested, never shorter or at less pressure, and never where nothing is tested or the
  * formula is changed.
  */
 function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
-  const changes = batch.ingredients ? changesOfBatch(batch.product, batch.ingredients) : [];
+  const card = batch.recipe === undefined ? undefined : findCard(batch.recipe);
+  if (card && (card.product !== batch.product || !isOffered(card))) {
+    throw new Problem(422, 'not-tested', `The recipe ${card.card} is not one of this product.`);
+  }
+  const changes = batch.ingredients ? changesOfBatch(batch.product, batch.ingredients, batch.recipe) : [];
   const tested = findProcess(batch, pages, changes);
   if (tested.kind === 'refusal') {
     const code = tested.cause === 'changed' ? 'changed' : 'not-tested';
@@ -83,7 +101,8 @@ async function holdAgainstHosts(db: Database, batch: Batch): Promise<void> {
 function keepBatch(db: Database, batch: Batch): Promise<boolean> {
   const { tables } = db;
   const { uses, loads: _, ingredients = null, pressurePsi = null, againOf = null, ...own } = batch;
-  const row = { ...own, ingredients, pressurePsi, againOf };
+  const { recipe = null, without = null } = own;
+  const row = { ...own, ingredients, pressurePsi, againOf, recipe, without };
   return db.write(async (transaction) => {
     const isNew = await keepOnce(tables.batches, row, transaction);
     if (!isNew) return false;
@@ -98,7 +117,7 @@ function keepBatch(db: Database, batch: Batch): Promise<boolean> {
         );
       }
     }
-    await insertParts(tables, [batch], transaction);
+    await insertParts(tables, [{ ...batch, uses: await withCrops(tables, uses, transaction) }], transaction);
     return true;
   });
 }

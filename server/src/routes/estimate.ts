@@ -32,8 +32,9 @@ export function estimateRoute(db: Database, clock: Clock): Router {
     })
     .post('/jars-from', async (req, res) => {
       const { lots } = v.parse(JarsFromRequest, req.body);
-      const amounts = lots.map(({ crop, amount, form }, i) => ({
+      const amounts = lots.map(({ crop, amount, form, green = false }, i) => ({
         crop,
+        green,
         massKg: massKgOf(amount, crop, form, `lots.${i}.amount`),
       }));
       const products = productsFromLots(amounts, await learned());

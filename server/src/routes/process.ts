@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import * as v from 'valibot';
 import { type BatchProcessReply, BatchProcessRequest, ProcessQuery, type ProcessReply } from '@hoddle/contract/process';
-import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
+import { compareBatch } from '@hoddle/core/process/changesOfBatch';
 import { findProcess } from '@hoddle/core/process/findProcess';
 import { type Database } from '../db/openDatabase';
 import { readPages } from '../db/readState';
@@ -14,9 +14,14 @@ export function processRoute(db: Database): Router {
       res.json(answer);
     })
     .post('/process', async (req, res) => {
-      const { ingredients, ...question } = v.parse(BatchProcessRequest, req.body);
-      const changes = changesOfBatch(question.product, ingredients);
-      const reply: BatchProcessReply = { answer: findProcess(question, await readPages(db), changes), changes };
+      const { ingredients, recipe, ...question } = v.parse(BatchProcessRequest, req.body);
+      const { verdicts, scale, card } = compareBatch(question.product, ingredients, recipe);
+      const reply: BatchProcessReply = {
+        answer: findProcess(question, await readPages(db), verdicts),
+        ...(scale !== undefined && { scale }),
+        ...(card && { recipe: card.card }),
+        changes: verdicts,
+      };
       res.json(reply);
     });
 }

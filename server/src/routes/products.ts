@@ -2,10 +2,11 @@ import { Router } from 'express';
 import * as v from 'valibot';
 import { type ProductReply, ProductsQuery, type ProductsReply } from '@hoddle/contract/products';
 import { type ProductRow } from '@hoddle/core/handbook/products';
-import { formulasOf } from '@hoddle/core/handbook/recipes';
+import { cardsOf, citedOf } from '@hoddle/core/handbook/cards';
 import { searchProducts } from '@hoddle/core/handbook/searchProducts';
 import { packsOf } from '@hoddle/core/handbook/usualPack';
 import { testedMethods } from '@hoddle/core/process/findProcess';
+import { cardWords } from '@hoddle/core/recipe/cardWords';
 import { searchNever } from '@hoddle/core/process/neverOnShelf';
 
 /** `GET /api/products?q=`: tested products by any of their names, and what was asked for and is never for the shelf. */
@@ -19,7 +20,8 @@ export const productsRoute = Router().get('/products', (req, res) => {
 });
 
 function productReply(row: ProductRow): ProductReply {
-  const { product, name, otherNames, crops, form, productClass, sequence, mayDouble, readyAfterDays } = row;
+  const { product, name, otherNames, crops, form, productClass, mayDouble, readyAfterDays } = row;
+  const cards = cardsOf(product);
   return {
     product,
     name,
@@ -29,8 +31,15 @@ function productReply(row: ProductRow): ProductReply {
     productClass,
     packs: packsOf(row),
     methods: testedMethods(row),
-    sequence,
-    formulas: formulasOf(product).map(({ product: _, ...formula }) => formula),
+    sequence: (cards[0]?.steps ?? []).map(({ step }) => step),
+    formulas: cards.map((card) => ({
+      recipe: card.card,
+      mainInputs: cardWords(card),
+      ...(card.yields && { yields: { low: card.yields.low, high: card.yields.high } }),
+      yieldJar: card.yields?.jar ?? 'none published',
+      confidence: card.confidence,
+      ...citedOf(card),
+    })),
     mayDouble,
     readyAfterDays,
   };

@@ -6,6 +6,7 @@ import * as canners from './0004-canners';
 import * as kitchen from './0005-kitchen';
 import * as pantry from './0006-pantry';
 import * as season from './0007-season';
+import * as recipe from './0008-recipe';
 
 /** In the order they run. Forward only: a landed migration is never changed, the next one goes below it. */
 export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -16,4 +17,5 @@ export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Pr
   { name: '0005-kitchen', up: kitchen.up },
   { name: '0006-pantry', up: pantry.up },
   { name: '0007-season', up: season.up },
+  { name: '0008-recipe', up: recipe.up },
 ];

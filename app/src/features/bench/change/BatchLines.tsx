@@ -1,6 +1,6 @@
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { formulasOf } from '@hoddle/core/handbook/recipes';
-import { type ChangeVerdict } from '@hoddle/core/process/change';
+import { type ChangeVerdict } from '@hoddle/core/recipe/change';
 import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
 import { inKitchenFractions, readFormula } from '@hoddle/core/handbook/formula';
 import { TextInput, View } from 'react-native';

@@ -2,7 +2,7 @@ import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { formulasOf } from '@hoddle/core/handbook/recipes';
 import { ML_PER_CUP } from '@hoddle/core/measure/amount';
 import { brinesOf } from '@hoddle/core/process/brine';
-import { type ChangeId, mayChange } from '@hoddle/core/process/change';
+import { type ChangeId, mayChange } from '@hoddle/core/recipe/change';
 import { similarProducts } from '@hoddle/core/process/similarProducts';
 import { View } from 'react-native';
 import { ChipRadio } from '@/ui/ChipRadio';

@@ -1,6 +1,6 @@
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { formulasOf } from '@hoddle/core/handbook/recipes';
-import { type ChangeId } from '@hoddle/core/process/change';
+import { type ChangeId } from '@hoddle/core/recipe/change';
 import { readFormula, type Role } from '@hoddle/core/handbook/formula';
 
 /** Asked of everything, whatever it is made of. */

@@ -1,4 +1,4 @@
-import { type ChangeId } from '@hoddle/core/process/change';
+import { type ChangeId } from '@hoddle/core/recipe/change';
 
 export const CHANGE_WORDS: Readonly<Record<ChangeId, string>> = {
   'other-vinegar': 'Other vinegar',

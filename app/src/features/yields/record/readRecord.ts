@@ -1,4 +1,4 @@
-import { type JarSize } from '@hoddle/core/handbook/jars';
+import { type JarCount, type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { type ProductId } from '@hoddle/core/handbook/products';
 import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
@@ -7,7 +7,7 @@ import { type Unit } from '@hoddle/core/measure/amount';
 import { convertAmount } from '@hoddle/core/measure/convertAmount';
 import { readAmount } from '@hoddle/core/measure/readAmount';
 import { readNumber } from '@hoddle/core/measure/readNumber';
-import { type BatchRecord, countsAdded, type Fault, type JarCount } from '@hoddle/core/yields/batchRecord';
+import { type BatchRecord, countsAdded, type Fault } from '@hoddle/core/yields/batchRecord';
 
 /** What was typed of a batch, as it was typed. */
 export interface RecordDraft {

@@ -5,10 +5,14 @@ export const CHANGE_IDS = [
   'other-vinegar',
   'less-salt',
   'less-sugar',
+  'more-salt',
+  'more-sugar',
   'dry-spices',
   'swap-peppers',
   'less-low-acid',
   'smaller-jar',
+  'more-acid',
+  'stronger-vinegar',
   'more-low-acid',
   'less-acid',
   'weaker-vinegar',
@@ -23,6 +27,8 @@ export const CHANGE_IDS = [
   'doubled',
   'other-pectin',
   'new-ingredient',
+  'other-preparation',
+  'unread',
   'other-proportion',
 ] as const;
 export type ChangeId = (typeof CHANGE_IDS)[number];
@@ -32,16 +38,25 @@ export interface ChangeVerdict {
   readonly verdict: 'allowed' | 'within-limits' | 'never';
   /** A sentence. */
   readonly reason: string;
+  /** The line of the batch that it is about, as it was written; undefined for what is missing from it. */
+  readonly line?: string;
+  /** The line of the card that it is held against. */
+  readonly tested?: string;
 }
 
 type Ruling = readonly [ChangeVerdict['verdict'], reason: string];
 
-const ALWAYS: Readonly<Record<Exclude<ChangeId, 'less-salt' | 'less-sugar' | 'doubled'>, Ruling>> = {
+const ALWAYS: Readonly<Record<Exclude<ChangeId, 'less-salt' | 'less-sugar' | 'more-salt' | 'more-sugar' | 'doubled'>, Ruling>> = {
   'other-vinegar': ['within-limits', 'Another vinegar is fine as long as its label says 5 % acid or more.'],
   'dry-spices': ['allowed', 'Dry spices change the taste, not the acid.'],
   'swap-peppers': ['within-limits', 'One pepper for another is fine as long as their total stays the same.'],
-  'less-low-acid': ['allowed', 'Less of a low-acid vegetable leaves more acid for the rest.'],
+  'less-low-acid': ['allowed', 'Less of a low-acid vegetable leaves more acid for the rest; it makes fewer jars.'],
   'smaller-jar': ['allowed', 'A smaller jar heats through sooner; it takes the time of the tested one.'],
+  'more-acid': ['allowed', 'More acid than tested is safe; it can be tasted.'],
+  'stronger-vinegar': [
+    'within-limits',
+    'A stronger vinegar takes the place of a 5 % one by volume: as much of it, never less.',
+  ],
   'more-low-acid': ['never', 'More low-acid vegetables use up the acid that keeps botulism out.'],
   'less-acid': ['never', 'Less vinegar or lemon juice than tested may not keep botulism out.'],
   'weaker-vinegar': ['never', 'Vinegar under 5 % is weaker than what was tested.'],
@@ -50,10 +65,15 @@ const ALWAYS: Readonly<Record<Exclude<ChangeId, 'less-salt' | 'less-sugar' | 'do
   'more-water': ['never', 'More water thins the acid below what was tested.'],
   oil: ['never', 'Oil shields what it covers from acid and heat.'],
   butter: ['within-limits', 'Up to half a teaspoon of butter in the pot against foam; more is oil, and oil never.'],
-  thickener: ['never', 'Flour or starch slows the heat on its way to the middle of the jar.'],
+  thickener: ['never', 'Starch, flour or anything else that thickens slows the heat on its way to the middle of the jar, beyond what the card itself has.'],
   'bigger-jar': ['never', 'A bigger jar heats through later than the one that was tested.'],
   merged: ['never', 'Two formulas in one pot are a third one, which nobody tested.'],
   'other-pectin': ['never', 'Kinds of pectin are not interchangeable: each sets with its own sugar and boil.'],
+  'other-preparation': [
+    'never',
+    'Nobody tested it prepared so: heat goes another way through it, or its acid goes with the juice. As printed, or into the freezer.',
+  ],
+  unread: ['never', 'That is not understood: a time is promised only for a batch of which every line is known.'],
   'new-ingredient': ['never', 'What is not in the formula was not tested in it.'],
   'other-proportion': ['never', 'The time was tested with these proportions and no others.'],
 };
@@ -67,9 +87,11 @@ export function mayChange(product: ProductRow, change: ChangeId): ChangeVerdict 
   const [verdict, reason] =
     change === 'less-salt' || change === 'less-sugar'
       ? lessTaste(product, change)
-      : change === 'doubled'
-        ? doubled(product)
-        : ALWAYS[change];
+      : change === 'more-salt' || change === 'more-sugar'
+        ? moreTaste(product, change)
+        : change === 'doubled'
+          ? doubled(product)
+          : ALWAYS[change];
   return { change, verdict, reason };
 }
 
@@ -93,4 +115,12 @@ function lessTaste({ productClass }: ProductRow, change: 'less-salt' | 'less-sug
   }
   if (productClass === 'spread') return ['never', `Less ${what} does not set, and the formula was tested as it is.`];
   return ['never', `The formula was tested with its ${what}.`];
+}
+
+/** Salt and sugar in fresh-pack pickles are taste: handbook rule 3. Elsewhere a recipe was tested with what it has. */
+function moreTaste({ productClass }: ProductRow, change: 'more-salt' | 'more-sugar'): Ruling {
+  const what = change === 'more-salt' ? 'salt' : 'sugar';
+  return productClass === 'pickle'
+    ? ['allowed', `In fresh-pack pickles ${what} is taste.`]
+    : ['never', `The recipe was tested with its ${what}, and not with more.`];
 }

@@ -1,0 +1,121 @@
+import { type Card } from '../handbook/cards/card';
+import { type CropId } from '../handbook/crops';
+import { type JarCount } from '../handbook/jars';
+import { columnFor, quartsOfJars, quartsPerBatch } from '../recipe/cardColumns';
+import { timesOf } from '../recipe/kitchenMeasure';
+import { setsByTheBox } from '../recipe/pots';
+import { type AmountLine, type RecipeAmounts, recipeFor } from '../recipe/recipeFor';
+
+import { learnedLiquid } from '../supplies/learnedLiquid';
+import { type BatchRecord } from '../yields/batchRecord';
+import { cardForCrop } from '../yields/cardForCrop';
+import { type LearnedYields } from '../yields/yieldModel';
+import { yieldRange } from '../yields/yieldRange';
+import { type Batch, cardOf, mainCropOf, massKgOf } from './batch';
+
+/** What one load of a batch takes: its pots are its own. */
+export interface LoadAmounts {
+  readonly loadId: string;
+  /** The first of its pots among those of the batch, from 1 on; for jam of a pot that fills two loads, 0 new ones. */
+  readonly firstPot: number;
+  readonly amounts: RecipeAmounts;
+}
+
+/** What a planned batch takes, load by load and in all. */
+export interface BatchAmounts {
+  readonly card: Card;
+  readonly loads: readonly LoadAmounts[];
+  /** Of all loads together. */
+  readonly pots: number;
+  readonly lines: readonly AmountLine[];
+}
+
+export interface AmountsGround {
+  readonly learned?: LearnedYields;
+  readonly records?: readonly BatchRecord[];
+}
+
+/**
+ * The amounts of a planned batch, for the produce it has reserved and the jars of each of its loads. What is made for all
+ * loads at once, as a soak, is the sum of theirs, so that whatever is weighed adds up to what was bought.
+ *
+ * @returns undefined for jars that are only processed again, and where no card may be offered
+ */
+export function amountsOfBatch(batch: Batch, { learned, records = [] }: AmountsGround = {}): BatchAmounts | undefined {
+  const own = batch.againOf === undefined ? cardOf(batch) : undefined;
+  const jars = batch.loads.reduce((sum, load) => sum + load.jars, 0);
+  if (!own || jars <= 0) return undefined;
+  const card = columnFor(own, [{ jar: batch.jar, count: jars }]);
+  const liquid = learnedLiquid(card, records);
+  const whole = batchesOf(batch, card, learned);
+  let [pots, filled] = [0, 0];
+  const loads = batch.loads.map((load): LoadAmounts => {
+    const share = load.jars / jars;
+    const parts = new Map([...whole].map(([crop, count]) => [crop, count * share] as const));
+    filled += load.jars;
+    const needed = setsByTheBox(card) ? boxesFor(card, { jar: batch.jar, count: filled }) - pots : undefined;
+    const amounts = recipeFor(card, {
+      jars: [{ jar: batch.jar, count: load.jars }],
+      ...(parts.size > 0 && { batches: parts }),
+      ...(needed !== undefined && { pots: Math.max(1, needed) }),
+      processMinutes: batch.processMinutes,
+      ...(liquid && { learnedLiquid: liquid }),
+    });
+    const own = needed === 0 ? { ...amounts, pots: 0, lines: amounts.lines.map(noneOf) } : amounts;
+    const first = pots + 1;
+    pots += own.pots;
+    return { loadId: load.id, firstPot: first, amounts: own };
+  });
+  return { card, loads, pots, lines: summedUp(loads.map(({ amounts }) => amounts)) };
+}
+
+/** Jam that is boiled already fills this load too. */
+function noneOf(line: AmountLine): AmountLine {
+  return line.perJar ? line : { ...line, all: timesOf(line.all, 0) };
+}
+
+/** Whole batches for so many jars, as many as its page says one fills at most. */
+function boxesFor(card: Card, jars: JarCount): number {
+  const perBatch = quartsPerBatch(card)?.high ?? 1;
+  return Math.max(1, Math.ceil(quartsOfJars([jars]) / perBatch - 1e-6));
+}
+
+/** Batches of the card that each crop of a batch makes, as this kitchen trims it. */
+function batchesOf(batch: Batch, card: Card, learned?: LearnedYields): ReadonlyMap<CropId, number> {
+  const main = mainCropOf(batch);
+  const own = main && cardForCrop(batch.product, main);
+  const told = batch.uses.some(({ crop }) => crop !== undefined);
+  if (!own || !told || own.card.card !== cardOf(batch)?.card) return new Map();
+  const parts = new Map<CropId, number>();
+  const range = yieldRange(batch.product, main, learned);
+  const off = own.byCups && range ? range.lbPerQuart.p50 / range.basis.printedLbPerQuart : 1;
+  // The card may be the smaller column of the one the produce is reckoned by.
+  const column = columnScale(own.card, card);
+  parts.set(main, (massKgOf(batch, main) / (own.main.kgPerBatch * off)) * column);
+  const crops = new Set(own.others.flatMap(({ line }) => line.crops));
+  for (const crop of crops) {
+    const kg = massKgOf(batch, crop);
+    const perBatch = own.others
+      .filter(({ line }) => line.crops.includes(crop))
+      .reduce((sum, { kgPerBatch = 0 }) => sum + kgPerBatch, 0);
+    if (kg > 0 && perBatch > 0) parts.set(crop, (kg / perBatch) * column);
+  }
+  return parts;
+}
+
+function columnScale(reckoned: Card, made: Card): number {
+  const [a, b] = [quartsPerBatch(reckoned), quartsPerBatch(made)];
+  return a && b ? a.mid / b.mid : 1;
+}
+
+function summedUp(all: readonly RecipeAmounts[]): AmountLine[] {
+  const [first, ...others] = all;
+  return (first?.lines ?? []).map((line, i) =>
+    others.reduce<AmountLine>((sum, { lines }) => addLine(sum, lines[i]), line),
+  );
+}
+
+function addLine(a: AmountLine, b: AmountLine | undefined): AmountLine {
+  if (!b || a.all.of === 'words' || b.all.of === 'words') return a;
+  return { ...a, all: { ...a.all, value: a.all.value + b.all.value } };
+}
