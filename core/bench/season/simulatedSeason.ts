@@ -4,6 +4,7 @@ import { HARVEST_YIELDS } from '../../src/handbook/harvestYields';
 import { type JarSize } from '../../src/handbook/jars';
 import { type ProduceId } from '../../src/handbook/produce';
 import { PRODUCTS } from '../../src/handbook/products';
+import { productsFrom } from '../../src/yields/estimateJars';
 import { type Planting, weekStart } from '../../src/harvest/planting';
 import { expectedArrivals, type Outlook } from '../../src/season/expectedArrivals';
 import { givenDays } from '../../src/season/givenDays';
@@ -47,7 +48,8 @@ export function simulateSeason(chance: Chance, { weeks, crops, products, daysAWe
       .map((item) => [chance.uniform(0, 1), item] as const)
       .sort(([a], [b]) => a - b)
       .map(([, item]) => item);
-  const rows = shuffled(HARVEST_YIELDS).slice(0, crops);
+  // Beds of what a product is named for: garlic and dill go with others.
+  const rows = shuffled(HARVEST_YIELDS.filter(({ crop }) => productsFrom(crop).length > 0)).slice(0, crops);
   const from = weekStart(YEAR, 22);
   const plantings = rows.map((row, i): Planting => {
     const first = 22 + Math.round(chance.uniform(0, weeks * 0.6));
