@@ -77,6 +77,7 @@ test('every operation answers its own example as the document says', async () =>
     const ids: Record<string, string> = {
       '/recalls/{id}': EXAMPLES.jarsIn.rows[0].lot.id,
       '/season-plans/{id}': EXAMPLES.seasonPlan.id,
+      '/recipes/{id}': EXAMPLES.recipeFor.recipe,
     };
     const address = path.replace('{id}', ids[path] ?? own);
     const reply = await server.call(method.toUpperCase(), address + query, bodyExample);

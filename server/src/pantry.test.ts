@@ -194,6 +194,15 @@ test('a backup of the first version, which knew of no season, is restored whole'
   expect(state.season).toMatchObject({ plan: null, pins: [], ticked: [] });
 });
 
+test('a backup of the second version, whose batches did not tell the crop they took, learns it from its picks', async () => {
+  const { data, ...file } = await backupOf(await withDemo());
+  const plain = ({ crop: _, ...use }: { crop: string }) => use;
+  const older = { ...data, batches: data.batches.map((each: { uses: [] }) => ({ ...each, uses: each.uses.map(plain) })) };
+  expect((await restore(JSON.stringify({ ...file, version: 2, data: older, sha256: sumOf(older) }))).status).toBe(200);
+  const byId = (batches: { id: string }[]) => Object.fromEntries(batches.map((each) => [each.id, each]));
+  expect(byId((await server.call('GET', '/state')).body.batches)).toEqual(byId(data.batches));
+});
+
 test('a backup that is newer, cut short, changed, hostile or none of ours is refused with a sentence and changes nothing', async () => {
   await putIn(1, 3);
   const good = await backupOf(server);

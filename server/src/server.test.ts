@@ -201,7 +201,8 @@ describe('writes', () => {
     expect((await server.call('POST', '/batches', kept)).status).toBe(201);
     expect((await server.call('POST', '/batches', kept)).status).toBe(200);
     const { body } = await server.call('GET', '/state');
-    expect(body.batches).toEqual([kept]);
+    // What was taken from the basket is told with its crop.
+    expect(body.batches).toEqual([{ ...kept, uses: [{ ...kept.uses[0], crop: 'bean-snap' }] }]);
   });
 
   test('jars that go in with a load of another batch follow it, and their lids are pressed apart', async () => {

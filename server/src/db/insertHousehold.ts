@@ -50,7 +50,7 @@ export async function insertHousehold(tables: Tables, data: BackupData, transact
   await tables.picks.bulkCreate(data.picks, { transaction });
   await tables.lotChanges.bulkCreate(data.lotChanges, { transaction });
   await tables.ownMeasures.bulkCreate(data.ownMeasures, { transaction });
-  const batches = data.batches as Batch[];
+  const batches = withCrops(data.batches as Batch[], data.picks);
   const rows = batches.map(({ uses: _, loads: __, ingredients = null, pressurePsi = null, againOf = null, recipe = null, without = null, ...row }) => {
     return { ...row, ingredients, pressurePsi, againOf, recipe, without };
   });
@@ -74,6 +74,18 @@ export async function insertHousehold(tables: Tables, data: BackupData, transact
     data.hardwareMoves.map(({ size = null, ...move }) => ({ ...move, size })),
     { transaction },
   );
+}
+
+/** Backups before version 3 do not tell the crop that a batch takes: its pick does. */
+function withCrops(batches: readonly Batch[], picks: BackupData['picks']): Batch[] {
+  const crops = new Map(picks.map(({ id, crop }) => [id, crop]));
+  return batches.map((batch) => ({
+    ...batch,
+    uses: batch.uses.map((use) => {
+      const crop = use.crop ?? crops.get(use.pickId);
+      return { ...use, ...(crop && { crop }) };
+    }),
+  }));
 }
 
 /** So many rows a statement: one of sixty thousand would be many megabytes of SQL. */

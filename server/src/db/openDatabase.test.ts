@@ -83,7 +83,7 @@ async function fileOfVersion(count: number): Promise<string> {
   return file;
 }
 
-test.each([1, 2, 3, 4, 5, 6])(
+test.each([1, 2, 3, 4, 5, 6, 7])(
   'a file of version %d is brought to the newest, and everything in it is kept',
   async (version) => {
     const db = await openDatabase(await fileOfVersion(version));
@@ -110,8 +110,8 @@ test.each([1, 2, 3, 4, 5, 6])(
         bestMonths: 12,
       },
       lots: [
-        { id: 's', seal: 'sealed', place: 'shelf' },
-        { id: 'u', seal: 'unsealed', place: 'refrigerator' },
+        { id: 's', seal: 'sealed', place: 'shelf', crop: 'damson' },
+        { id: 'u', seal: 'unsealed', place: 'refrigerator', crop: 'damson' },
       ],
       movements: [{ jars: 8 }, { jars: 1 }, { jars: 3, kind: 'taken' }],
       use: [{ product: 'plums', jar: 'pint' }],
@@ -124,7 +124,7 @@ test.each([1, 2, 3, 4, 5, 6])(
           id: 'b',
           product: 'plums',
           processMinutes: 30,
-          uses: [{ pickId: 'p', massKg: 4 }],
+          uses: [{ pickId: 'p', crop: 'damson', massKg: 4 }],
           loads: [{ id: 'l', jars: 9 }],
         },
       ],
@@ -136,7 +136,7 @@ test.each([1, 2, 3, 4, 5, 6])(
       sources: [],
     });
     expect([state.mark > 0, db.pantry.all.jars('s'), db.pantry.all.jars('u')]).toEqual([true, 5, 1]);
-    for (const absent of ['ingredients', 'againOf']) expect(state.batches[0]).not.toHaveProperty(absent);
+    for (const absent of ['ingredients', 'againOf', 'recipe', 'without']) expect(state.batches[0]).not.toHaveProperty(absent);
     await db.close();
   },
 );

@@ -154,7 +154,8 @@ function damsonsOfLastNight(
     processMinutes: 30,
     cannerId,
     startAt: outAt - 3 * HOUR,
-    uses: [{ pickId: idOf('pick damson'), massKg: 9 * KG_PER_LB, softKg: 0 }],
+    recipe: 'plums',
+    uses: [{ pickId: idOf('pick damson'), crop: 'damson', massKg: 9 * KG_PER_LB, softKg: 0 }],
     loads: [{ id: loadId, number: 1, jars: 8 }],
   };
   const event = (type: 'boil-reached' | 'heat-off' | 'jars-out', minutesBefore: number): KitchenEvent => ({
