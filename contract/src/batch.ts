@@ -25,12 +25,20 @@ export const PlannedLoadSchema = v.object({
   withLoadId: v.optional(Id),
 });
 
+export const RecipeId = v.picklist(
+  CARDS.map(({ card }) => card),
+  'is no card of the handbook',
+);
+
+/** What a batch takes of one basket. */
+export const PickUseSchema = v.object({ pickId: Id, crop: v.optional(Crop), massKg: Kg, softKg: Kg });
+
 /** The body of `POST /api/batches`. The minutes are held against the handbook by the server. */
 export const BatchSchema = v.object({
   id: Id,
   product: Product,
   /** Id of the card it is made by. */
-  recipe: v.optional(v.picklist(CARDS.map(({ card }) => card), 'is no card of the handbook')),
+  recipe: v.optional(RecipeId),
   /** Optional steps that are left out. */
   without: v.optional(v.pipe(v.array(v.pipe(v.string(), v.maxLength(60))), v.maxLength(20))),
   jar: Jar,
@@ -46,7 +54,7 @@ export const BatchSchema = v.object({
   ingredients: v.optional(Ingredients),
   /** The batch whose unsealed jars are processed again in it. */
   againOf: v.optional(Id),
-  uses: v.pipe(v.array(v.object({ pickId: Id, crop: v.optional(Crop), massKg: Kg, softKg: Kg })), v.maxLength(200)),
+  uses: v.pipe(v.array(PickUseSchema), v.maxLength(200)),
   loads: v.pipe(
     v.array(PlannedLoadSchema),
     v.minLength(1, 'must hold at least one load'),

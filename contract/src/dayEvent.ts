@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { PlannedLoadSchema } from './batch';
+import { BatchSchema, PickUseSchema, PlannedLoadSchema, RecipeId } from './batch';
 import { Id, Time } from './id';
 
 const Name = v.pipe(v.string(), v.minLength(1, 'must not be empty'), v.maxLength(160, 'is too long'));
@@ -48,6 +48,17 @@ export const DayEventSchema = v.variant('type', [
     batchId: Id,
     loads: v.pipe(v.array(PlannedLoadSchema), v.maxLength(60, 'are more than one day takes')),
     produceUsed: v.pipe(v.number(), v.minValue(0, 'must be 0 or more'), v.maxValue(1, 'must be at most 1')),
+  }),
+  v.object({ ...common, type: v.literal('produce-added'), batchId: Id, use: PickUseSchema }),
+  v.object({
+    ...common,
+    type: v.literal('recipe-changed'),
+    batchId: Id,
+    product: BatchSchema.entries.product,
+    recipe: RecipeId,
+    pack: BatchSchema.entries.pack,
+    processMinutes: BatchSchema.entries.processMinutes,
+    pressurePsi: BatchSchema.entries.pressurePsi,
   }),
   v.object({ ...common, type: v.literal('order-taken'), order: Order }),
   v.object({ ...common, type: v.literal('order-kept'), endAt: Time }),

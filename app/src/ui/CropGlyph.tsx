@@ -209,6 +209,42 @@ function Figure({ crop, hue }: { crop: ProduceId; hue: string }) {
           <Path d="M16 31C10 29 6 22 7 14M16 31C22 29 26 22 25 14" {...INK} stroke="#2F6B33" strokeWidth={3} />
         </>
       );
+    case 'garlic':
+      return (
+        <>
+          <Path d="M16 6C17 12 27 14 26 23C25 29 20 30.500 16 30.500C12 30.500 7 29 6 23C5 14 15 12 16 6Z" fill={hue} />
+          <Path d="M16 12V29M12 15Q9 21 12 29M20 15Q23 21 20 29" {...SHINE} />
+          <Path d="M16 7V2" {...INK} />
+        </>
+      );
+    case 'dill':
+      return (
+        <>
+          <Path d="M16 31V12M16 20L9 14M16 20L23 14" {...INK} stroke={hue} />
+          <Path d="M16 12L5 8M16 12L10 4M16 12V2M16 12L22 4M16 12L27 8" {...INK} stroke={hue} strokeWidth={1.6} />
+          {[5, 10, 16, 22, 27].map((x) => (
+            <Circle key={x} cx={x} cy={x === 16 ? 3 : x === 10 || x === 22 ? 4.5 : 8} r={2} fill={hue} />
+          ))}
+        </>
+      );
+    case 'celery':
+      return (
+        <>
+          <Path d="M9 31V11M16 31V9M23 31V11" stroke={hue} strokeWidth={5} fill="none" strokeLinecap="round" />
+          <Path d="M9 28V14M16 28V12M23 28V14" {...SHINE} />
+          <Path d="M9 10Q4 8 6 3M16 8Q13 4 16 1Q19 4 16 8M23 10Q28 8 26 3" {...INK} stroke="#2F6B33" />
+        </>
+      );
+    case 'ginger':
+      return (
+        <>
+          <Path
+            d="M4 20C4 14 9 15 11 16C10 10 13 6 17 8C19 10 18 14 19 16C22 12 28 12 28 17C28 21 24 21 22 22C22 27 17 30 14 26C11 25 4 26 4 20Z"
+            fill={hue}
+          />
+          <Path d="M9 19Q12 20 13 22M17 13Q15 15 15 18M22 17Q20 18 20 21" {...SHINE} />
+        </>
+      );
     case 'onion':
       return (
         <>

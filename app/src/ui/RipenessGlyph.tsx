@@ -1,8 +1,8 @@
 import Svg, { Circle, Line, Path } from 'react-native-svg';
 import { COLOURS } from './colours';
 
-/** Ripeness as a shape: a ring is firm, filled is ripe, slumped with the dashed core of the fuse is soft. */
-export function RipenessGlyph({ ripeness, hue }: { ripeness: 'firm' | 'ripe' | 'soft'; hue: string }) {
+/** Ripeness as a shape: a ring with a bar is green, a ring is firm, filled is ripe, slumped with the dashed core of the fuse is soft. */
+export function RipenessGlyph({ ripeness, hue }: { ripeness: 'green' | 'firm' | 'ripe' | 'soft'; hue: string }) {
   return (
     <Svg width={26} height={24} viewBox="0 0 26 24" aria-hidden>
       <Line
@@ -15,6 +15,12 @@ export function RipenessGlyph({ ripeness, hue }: { ripeness: 'firm' | 'ripe' | '
         strokeLinecap="round"
       />
       {ripeness === 'firm' && <Circle cx={13} cy={14} r={7.6} fill={COLOURS.plate} stroke={hue} strokeWidth={2.8} />}
+      {ripeness === 'green' && (
+        <>
+          <Circle cx={13} cy={14} r={7.6} fill={COLOURS.plate} stroke="#4F7A1C" strokeWidth={2.8} />
+          <Line x1={9} y1={14} x2={17} y2={14} stroke="#4F7A1C" strokeWidth={2.8} strokeLinecap="round" />
+        </>
+      )}
       {ripeness === 'ripe' && <Circle cx={13} cy={14} r={9} fill={hue} />}
       {ripeness === 'soft' && (
         <>

@@ -106,6 +106,10 @@ const HUES: Readonly<Record<CropId, { hue: string; mark: Mark }>> = {
   squash: APPLE,
   'sweet-potato': { hue: '#B9611A', mark: 'strokes' },
   zucchini: CUCUMBER,
+  garlic: { hue: '#A88000', mark: 'slashes' },
+  dill: { hue: '#2F6B33', mark: 'strokes' },
+  celery: { hue: '#4F7A1C', mark: 'strokes' },
+  ginger: { hue: '#B9611A', mark: 'dots' },
 };
 
 export function hueOfCrop(crop: CropId): { hue: string; mark: Mark } {

@@ -42,7 +42,8 @@ export interface ProposalGround {
 export function proposeDay(lots: readonly Lot[], ground: ProposalGround): Proposal[] {
   const crops = [...new Set(lots.filter(({ place }) => place !== 'freezer').map(({ crop }) => crop))];
   const all = crops.flatMap((crop): Proposal[] => {
-    const own = lots.filter((lot) => lot.crop === crop && lot.place !== 'freezer');
+    const own = lots.filter((lot) => lot.crop === crop && lot.place !== 'freezer' && lot.ripeness !== 'green');
+    if (own.length === 0) return [];
     const until = Math.min(...own.map((lot) => lot.until));
     const made = bestOf(crop, own, ground);
     return made ? [{ crop, until, ...made }] : [];

@@ -1,13 +1,13 @@
-import { type Batch, jarsOf, massKgOf } from '../day/batch';
+import { type Batch, jarsOf, massKgOf, nameOf } from '../day/batch';
 import { countJars } from '../handbook/jars';
 import { produceRow } from '../handbook/produce';
-import { productRow } from '../handbook/products';
 import { type Pick as HarvestPick } from '../harvest/pick';
 import { jarCode } from '../pantry/jarCode';
 import { type JarLot, jarCounts, type Movement, standingMovements } from '../pantry/jarLot';
 import { type BestMonths, keepsUntilOf } from '../pantry/keepsUntil';
 import { type PantryPlace, placeOf } from '../pantry/place';
 import { rootLots } from '../pantry/rootLots';
+import { recipeName } from '../recipe/recipeName';
 import { type BatchRecord } from '../yields/batchRecord';
 import { type Cell, toCsv } from './csv';
 
@@ -75,7 +75,7 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
         return [
           batch.id,
           iso(batch.startAt),
-          productRow(batch.product).name,
+          nameOf(batch),
           batch.jar,
           batch.pack,
           batch.method,
@@ -96,9 +96,9 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
     const roots = rootLots(lots);
     const here = lots.filter(({ id }) => (counts.get(id) ?? 0) > 0);
     return {
-      columns: ['product', 'size', 'jars', 'made', 'place', 'seal', 'best by', 'code', 'lot', 'load'],
+      columns: ['product', 'size', 'jars', 'made', 'place', 'seal', 'best by', 'code', 'lot', 'load', 'card', 'crop'],
       rows: here.map((lot) => [
-        productRow(lot.product).name,
+        recipeName(lot),
         lot.jar,
         counts.get(lot.id) ?? 0,
         day(lot.madeAt),
@@ -108,6 +108,8 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
         jarCode(roots.get(lot.id) ?? lot.id, mark),
         lot.id,
         lot.loadId ?? null,
+        lot.recipe ?? null,
+        lot.crop ?? null,
       ]),
     };
   },
@@ -123,7 +125,7 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
           iso(movement.at),
           movement.kind,
           movement.jars,
-          lot ? productRow(lot.product).name : null,
+          lot ? recipeName(lot) : null,
           lot?.jar ?? null,
           movement.lotId,
           movement.intoLotId ?? null,

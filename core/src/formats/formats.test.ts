@@ -46,6 +46,9 @@ test('jars that go out come in again as they were, read by another parser on the
     seal: i === 5 ? 'unsealed' : 'sealed',
     madeAt: new Date(2026, 5, 1 + i, 12).getTime(),
     keepsUntil: 0,
+    // Two jams, of one name by two cards.
+    ...(i >= 10 && { product: 'jam-with-pectin', recipe: 'jam-with-pectin/peach', crop: 'peach' }),
+    ...(i === 11 && { product: 'jam-no-pectin', recipe: 'jam-no-pectin/peach' }),
   }));
   const movements = lots.map(({ id }, i): Movement => ({ id, lotId: id, kind: 'stored', jars: i + 1, at: NOW }));
   const parts = { mark: 7, places: USUAL_PLACES, bestMonths: 12, picks: [], batches: [], batchRecords: [] } as const;
@@ -64,6 +67,8 @@ test('jars that go out come in again as they were, read by another parser on the
     lot.place,
     lot.seal,
     lot.madeAt,
+    lot.recipe,
+    lot.crop,
     jars,
   ];
   expect(rows.map(bare)).toEqual(lots.map((lot, i) => bare({ lot, jars: i + 1 })));

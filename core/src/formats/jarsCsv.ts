@@ -1,14 +1,15 @@
 import { JAR_SIZES, type JarSize, JARS } from '../handbook/jars';
 import { type ProductId } from '../handbook/products';
-import { productCalled, searchProducts } from '../handbook/searchProducts';
+import { searchProducts } from '../handbook/searchProducts';
 import { type JarLot, SEALS } from '../pantry/jarLot';
 import { bestBy, refrigeratedUseBy } from '../pantry/keepsUntil';
 import { type PantryPlace } from '../pantry/place';
+import { type CalledJars, jarsCalled } from '../recipe/jarsCalled';
 import { readCsv } from './csv';
 import { readDay } from './readDay';
 
 /** What a shelf's file tells of each row; the first four are needed. */
-export const JAR_COLUMNS = ['product', 'size', 'jars', 'made', 'place', 'seal', 'lot'] as const;
+export const JAR_COLUMNS = ['product', 'size', 'jars', 'made', 'place', 'seal', 'lot', 'card', 'crop'] as const;
 export type JarColumn = (typeof JAR_COLUMNS)[number];
 const NEEDED: readonly JarColumn[] = ['product', 'size', 'jars', 'made'];
 
@@ -25,6 +26,8 @@ const COLUMN_NAMES: Readonly<Record<JarColumn, readonly string[]>> = {
   place: ['place', 'location', 'where', 'room', 'stored', 'shelf'],
   seal: ['seal', 'sealed'],
   lot: ['lot', 'lot id'],
+  card: ['card'],
+  crop: ['crop'],
 };
 
 /** One lot of the file, ready to be put on the shelf. */
@@ -83,12 +86,12 @@ export function readJarsCsv(text: string, choices: JarsFileChoices): JarsFile {
   const missing = NEEDED.filter((column) => known[column] === undefined);
   if (missing.length > 0) return { kind: 'columns', header, known, missing };
   const seen = new Map<string, number>();
-  const productOf = productsByName(choices.products ?? {});
+  const whatIs = jarsByName(choices.products ?? {});
   const faults: CsvFault[] = [];
   const lots: JarsIn[] = [];
   for (const { line, cells } of rows) {
     const cell = (column: JarColumn) => cells[known[column] ?? -1] ?? '';
-    const read = readRow(cell, choices, productOf);
+    const read = readRow(cell, choices, whatIs);
     if (Array.isArray(read)) {
       faults.push(...read.map((fault) => ({ line, typed: cell(fault.column), ...fault })));
       continue;
@@ -107,12 +110,17 @@ export function readJarsCsv(text: string, choices: JarsFileChoices): JarsFile {
   return { kind: 'read', rows: lots, faults };
 }
 
+type WhatIsCalled = (name: string, told: { readonly recipe: string; readonly crop: string }) => CalledJars | undefined;
+
 /** What the file calls a product is looked up once, however many rows have it. */
-function productsByName(named: Readonly<Record<string, ProductId>>): (words: string) => ProductId | undefined {
-  const known = new Map<string, ProductId | undefined>(Object.entries(named));
-  return (words) => {
-    if (!known.has(words)) known.set(words, productCalled(words)?.product as ProductId | undefined);
-    return known.get(words);
+function jarsByName(named: Readonly<Record<string, ProductId>>): WhatIsCalled {
+  const known = new Map<string, CalledJars | undefined>();
+  return (name, told) => {
+    const own = named[name];
+    if (own) return { product: own };
+    const key = [name, told.recipe, told.crop].join('|');
+    if (!known.has(key)) known.set(key, jarsCalled(name, told));
+    return known.get(key);
   };
 }
 
@@ -124,10 +132,11 @@ type RowFault = Pick<CsvFault, 'column' | 'says' | 'meant'>;
 function readRow(
   cell: (column: JarColumn) => string,
   choices: JarsFileChoices,
-  productOf: (words: string) => ProductId | undefined,
+  whatIs: WhatIsCalled,
 ): Row | RowFault[] {
   const faults: RowFault[] = [];
-  const product = productOf(cell('product'));
+  const called = whatIs(cell('product'), { recipe: cell('card'), crop: cell('crop') });
+  const { product } = called ?? {};
   if (product === undefined) {
     const meant = searchProducts(cell('product'))[0]?.product as ProductId | undefined;
     faults.push({
@@ -154,7 +163,7 @@ function readRow(
     });
   if (faults.length > 0 || !product || !jar || made.kind === 'fault' || !seal || place === undefined) return faults;
   const keepsUntil = seal === 'sealed' ? bestBy(made.at) : refrigeratedUseBy(product, made.at);
-  return { product, jar, place, seal, madeAt: made.at, keepsUntil, jars, day: made.day };
+  return { ...called, product, jar, place, seal, madeAt: made.at, keepsUntil, jars, day: made.day };
 }
 
 function columnsOf(header: readonly string[]): Partial<Record<JarColumn, number>> {

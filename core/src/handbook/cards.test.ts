@@ -179,7 +179,7 @@ function isIn(part: string, card: (typeof CARDS)[number], product: string): bool
     const pattern = BY_HAND[`${product} ${word}`] ?? new RegExp(word === '' ? '^$' : word);
     const sum = card.ingredients
       .filter(({ item }) => pattern.test(item))
-      .reduce((all, { amount }) => all + (amount.of === read[0] ? amount.high : 0), 0);
+      .reduce((all, { amount }) => all + (amount.of === read[0] && amount.of !== 'words' ? amount.high : 0), 0);
     return near(sum, read[2]);
   });
 }

@@ -1,4 +1,5 @@
-import { type PlannedLoad } from '../day/batch';
+import { type Batch, type PlannedLoad } from '../day/batch';
+import { type PickUse } from '../harvest/pick';
 import { inOrderOnce } from './kitchenEvent';
 
 /** The order in which a day is to be done: what both screens of a kitchen go by. Times are epoch milliseconds. */
@@ -38,6 +39,13 @@ export type DayEvent = { readonly id: string; readonly day: string; readonly at:
       /** Part of the batch's produce that goes into them, 0 to 1; the rest is on hand again. */
       readonly produceUsed: number;
     }
+  /** More fruit was taken when too little was measured. */
+  | { readonly type: 'produce-added'; readonly batchId: string; readonly use: PickUse }
+  /** It is made by another card after all, with that card's own tested time. */
+  | ({ readonly type: 'recipe-changed'; readonly batchId: string } & Pick<
+      Batch,
+      'product' | 'pack' | 'processMinutes' | 'pressurePsi'
+    > & { readonly recipe: string })
   | { readonly type: 'order-taken'; readonly order: DayOrder }
   /** A better order was shown and refused: not shown again until something else has changed. */
   | { readonly type: 'order-kept'; readonly endAt: number }

@@ -82,6 +82,8 @@ function step(state: DayState, event: DayEvent): DayState {
       return { ...state, closedAt: event.at };
     // What they say of the loads is read by batchesNow.
     case 'loads-changed':
+    case 'produce-added':
+    case 'recipe-changed':
     case 'taken-back':
       return state;
   }

@@ -1,5 +1,6 @@
 import { JAR_SIZES, type JarSize } from '../handbook/jars';
 import { type ProductId, PRODUCTS } from '../handbook/products';
+import { recipeName } from '../recipe/recipeName';
 import { type JarLot, jarCounts, type Movement } from './jarLot';
 import { type BestMonths, keepsUntilOf } from './keepsUntil';
 import { type PantryPlace, placeOf, type PlaceKind } from './place';
@@ -10,8 +11,10 @@ export interface StockedLot extends JarLot {
   readonly placeKind: PlaceKind;
 }
 
-/** All jars of one product and size that stand in one kind of place, the one to take first in front. */
+/** All jars of one name and size that stand in one kind of place, the one to take first in front. */
 export interface ShelfGroup {
+  /** "Strawberry jam": of one product there may be several. */
+  readonly name: string;
   readonly product: ProductId;
   readonly jar: JarSize;
   readonly placeKind: PlaceKind;
@@ -55,11 +58,11 @@ function inHandbook({ product }: ShelfGroup): number {
   return HANDBOOK_ORDER.get(product) ?? 0;
 }
 
-/** The shelf as boards: lots grouped by kind of place, product and size, each in the order they are to be taken. */
+/** The shelf as boards: lots grouped by kind of place, name and size, each in the order they are to be taken. */
 export function shelfGroups(lots: readonly StockedLot[]): ShelfGroup[] {
   const groups = new Map<string, StockedLot[]>();
   for (const lot of lots) {
-    const key = `${lot.placeKind} ${lot.product} ${lot.jar}`;
+    const key = `${lot.placeKind} ${lot.product} ${lot.jar} ${recipeName(lot)}`;
     const group = groups.get(key);
     if (group) group.push(lot);
     else groups.set(key, [lot]);
@@ -69,12 +72,14 @@ export function shelfGroups(lots: readonly StockedLot[]): ShelfGroup[] {
       const first = group.sort(inTakingOrder)[0];
       if (!first) return [];
       const jars = group.reduce((sum, lot) => sum + lot.jars, 0);
-      return [{ product: first.product, jar: first.jar, placeKind: first.placeKind, lots: group, jars }];
+      const name = recipeName(first);
+      return [{ name, product: first.product, jar: first.jar, placeKind: first.placeKind, lots: group, jars }];
     })
     .sort(
       (a, b) =>
         PLACE_ORDER.indexOf(a.placeKind) - PLACE_ORDER.indexOf(b.placeKind) ||
         inHandbook(a) - inHandbook(b) ||
-        JAR_SIZES.indexOf(b.jar) - JAR_SIZES.indexOf(a.jar),
+        JAR_SIZES.indexOf(b.jar) - JAR_SIZES.indexOf(a.jar) ||
+        a.name.localeCompare(b.name),
     );
 }

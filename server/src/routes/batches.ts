@@ -3,17 +3,15 @@ import * as v from 'valibot';
 import { BatchSchema } from '@hoddle/contract/batch';
 import { type Transaction } from 'sequelize';
 import { type Batch } from '@hoddle/core/day/batch';
-import { findCard, isOffered } from '@hoddle/core/handbook/cards';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { hostOf } from '@hoddle/core/day/sharedLoad';
-import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
-import { findProcess, type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { mixedLoad } from '@hoddle/core/process/mixedLoad';
 import { insertParts } from '../db/insertParts';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { CRUMB_KG, lotsOf, readBook } from '../db/produceBook';
 import { readBatchesNow, readPages } from '../db/readState';
+import { holdAgainstHandbook } from './holdAgainstHandbook';
 import { Problem } from '../problem';
 import { type Tables } from '../db/tables';
 
@@ -52,30 +50,6 @@ async function withCrops(tables: Tables, uses: Batch['uses'], transaction: Trans
     const crop = cropOf.get(use.pickId);
     return { ...use, ...(crop && { crop }) };
   });
-}
-
-/**
- * A batch may be processed longer than tested, never shorter or at less pressure, and never where nothing is tested or the
- * formula is changed.
- */
-function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
-  const card = batch.recipe === undefined ? undefined : findCard(batch.recipe);
-  if (card && (card.product !== batch.product || !isOffered(card))) {
-    throw new Problem(422, 'not-tested', `The recipe ${card.card} is not one of this product.`);
-  }
-  const changes = batch.ingredients ? changesOfBatch(batch.product, batch.ingredients, batch.recipe) : [];
-  const tested = findProcess(batch, pages, changes);
-  if (tested.kind === 'refusal') {
-    const code = tested.cause === 'changed' ? 'changed' : 'not-tested';
-    throw new Problem(422, code, `${tested.reason} Instead: ${tested.instead.join(', ')}.`);
-  }
-  if (tested.pressurePsi !== undefined && (batch.pressurePsi ?? 0) < tested.pressurePsi) {
-    const message = `The tested pressure is ${tested.pressurePsi} psi at ${batch.altitudeFt} ft; ${batch.pressurePsi ?? 'none'} is too low.`;
-    throw new Problem(422, 'too-low', message, { pressurePsi: message });
-  }
-  if (batch.processMinutes >= tested.minutes) return;
-  const message = `The tested time is ${tested.minutes} min at ${batch.altitudeFt} ft; ${batch.processMinutes} min is too short.`;
-  throw new Problem(422, 'too-short', message, { processMinutes: message });
 }
 
 /** Whoever shares a canner is processed one way, at one pressure, in jars of one size; the longest time holds for all. */

@@ -8,23 +8,30 @@ import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { loadState } from '@hoddle/core/kitchen/loadState';
 import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
+import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
-import { readBatches, readBatchesNow, readEvents } from '../db/readState';
+import { CRUMB_KG, overdrawnOf, readBook } from '../db/produceBook';
+import { readBatches, readBatchesNow, readEvents, readPages } from '../db/readState';
 import { Problem } from '../problem';
+import { holdAgainstHandbook } from './holdAgainstHandbook';
 
 /**
  * `POST /api/kitchen/day-events`: what happened on a preserving day besides its loads. Every event is kept, since the fold
- * decides what it means; only loads that are changed must be those of a batch, and a day with a load still in its canner
+ * decides what it means; only loads that are changed must be those of a batch, fruit that is added must be there, another card
+ * comes with its own tested time, and a day with a load still in its canner
  * is not closed.
  */
 export function dayEventsRoute(db: Database): Router {
   return Router().post('/kitchen/day-events', async (req, res) => {
     const event = v.parse(DayEventSchema, req.body) as DayEvent;
+    const pages = await readPages(db);
     const isNew = await db.write(async (transaction) => {
       const { id, day, type, at, ...detail } = event;
       const added = await keepOnce(db.tables.dayEvents, { id, day, type, at, detail }, transaction);
       if (added && event.type === 'loads-changed') await keepLoads(db, event, transaction);
+      if (added && event.type === 'produce-added') await holdOnHand(db, event, transaction);
+      if (added && event.type === 'recipe-changed') await holdTested(db, event, pages, transaction);
       if (added && event.type === 'day-closed') await holdOpen(db, event, transaction);
       return added;
     });
@@ -48,6 +55,36 @@ async function keepLoads(
     .filter(({ id }) => !known.has(id))
     .map(({ cannerId = null, withLoadId = null, ...load }) => ({ ...load, batchId, cannerId, withLoadId }));
   await db.tables.loads.bulkCreate(rows, { transaction });
+}
+
+/** @throws Problem 404 without the batch, 409 where less of that produce is there */
+async function holdOnHand(
+  db: Database,
+  { batchId, use }: Extract<DayEvent, { type: 'produce-added' }>,
+  transaction: Transaction,
+): Promise<void> {
+  const batches = await readBatches(db, transaction);
+  if (!batches.some(({ id }) => id === batchId)) throw new Problem(404, 'no-batch', 'There is no such batch.');
+  const book = await readBook(db.tables, use.pickId, transaction);
+  if (!book.pick) throw new Problem(404, 'no-pick', 'There is no such basket.');
+  // The event itself is in the book by now.
+  if (overdrawnOf(book) > CRUMB_KG) {
+    throw new Problem(409, 'not-on-hand', 'There is not so much of that produce left: it was used in another way.');
+  }
+}
+
+/** Another card comes with its own tested time, or not at all. @throws Problem 404 without the batch, 422 where it does not */
+async function holdTested(
+  db: Database,
+  { batchId, product, recipe, pack, processMinutes, pressurePsi }: Extract<DayEvent, { type: 'recipe-changed' }>,
+  pages: HouseholdPages,
+  transaction: Transaction,
+): Promise<void> {
+  const batch = (await readBatches(db, transaction)).find(({ id }) => id === batchId);
+  if (!batch) throw new Problem(404, 'no-batch', 'There is no such batch.');
+  const { pressurePsi: _, ingredients: __, ...own } = batch;
+  const psi = pressurePsi === undefined ? {} : { pressurePsi };
+  holdAgainstHandbook({ ...own, product, recipe, pack, processMinutes, ...psi }, pages);
 }
 
 /** @throws Problem 422 while a load of the day stands in a canner */

@@ -13,7 +13,7 @@ export function checksOf(row: TestedRow | undefined, jar: JarSize): string[] {
   const { one } = JARS[jar];
   const acid = row?.acid
     ? [
-        `Acid in every ${one}: ${printFraction(row.acid.bottledLemonJuiceTbsp)} Tbsp lemon juice or ${printFraction(row.acid.citricAcidTsp)} tsp citric acid`,
+        `Acid in every ${one}: ${printFraction(row.acid.bottledLemonJuiceTbsp)} Tbsp bottled lemon juice${row.acid.citricAcidTsp === undefined ? '' : ` or ${printFraction(row.acid.citricAcidTsp)} tsp citric acid`}`,
       ]
     : [];
   const headspace = row ? `${printFraction(row.headspaceIn)} in headspace` : 'Headspace';

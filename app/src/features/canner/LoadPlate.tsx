@@ -2,10 +2,9 @@ import { type Canner } from '@hoddle/core/canner/canner';
 import { inLayers } from '@hoddle/core/canner/layers';
 import { loadingOrder } from '@hoddle/core/canner/loadingOrder';
 import { loadMap } from '@hoddle/core/canner/loadMap';
-import { type Batch } from '@hoddle/core/day/batch';
+import { type Batch, nameOf } from '@hoddle/core/day/batch';
 import { type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
 import { countJars, JARS } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
 import { useWindowDimensions, View } from 'react-native';
 import { useHousehold } from '@/store/useHousehold';
 import { hueOfProduct } from '@/ui/colours';
@@ -74,7 +73,7 @@ export function LoadPlate({ canner, batch, jars, guests, places, layers, onJars 
           </Words>
           {guests.map(({ batch: other, load }) => (
             <Words key={load.id} weight={600}>
-              and {countJars(load.jars, other.jar)} {productRow(other.product).name.toLowerCase()}
+              and {countJars(load.jars, other.jar)} {nameOf(other).toLowerCase()}
             </Words>
           ))}
           {onJars && (

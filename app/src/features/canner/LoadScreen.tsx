@@ -1,3 +1,4 @@
+import { nameOf } from '@hoddle/core/day/batch';
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
@@ -161,7 +162,7 @@ function GuestDose({ guest: { batch, load } }: { guest: LoadOfBatch }) {
   if (row.kind !== 'testedRow') return null;
   return (
     <View className="border-t-2 border-hair pt-3">
-      <Heading className="pb-2">{productRow(batch.product).name}</Heading>
+      <Heading className="pb-2">{nameOf(batch)}</Heading>
       <DosePart row={row} jar={batch.jar} jars={load.jars} />
     </View>
   );

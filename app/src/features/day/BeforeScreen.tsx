@@ -1,23 +1,24 @@
 import { type CannerMethod, isPressure } from '@hoddle/core/canner/canner';
-import { type Batch, jarsOf } from '@hoddle/core/day/batch';
+import { type Batch, jarsOf, nameOf } from '@hoddle/core/day/batch';
 import { beforeYouStart } from '@hoddle/core/day/beforeYouStart';
 import { madeBefore } from '@hoddle/core/day/daySequence';
 import { countJars } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
-import { stepOf } from '@hoddle/core/handbook/steps';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { View } from 'react-native';
 import { DosePart } from '@/features/process/DosePart';
 import { usePages } from '@/features/process/usePages';
+import { MissingLines } from '@/features/recipe/MissingLines';
+import { RecipeSheet } from '@/features/recipe/RecipeSheet';
+import { sheetOfBatch } from '@/features/recipe/sheetOf';
+import { useBatchAmounts, useMissingOf } from '@/features/recipe/useBatchAmounts';
 import { useHousehold } from '@/store/useHousehold';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
-import { Words } from '@/ui/Words';
-import { FormulaLines } from './FormulaLines';
+import { Heading, Words } from '@/ui/Words';
 import { Line, Part } from './ReadyLists';
 import { type Day, useDay } from './useDay';
 
-/** What must lie ready before the day begins: jars, lids, canners, tools, acid and brine. */
+/** What must lie ready before the day begins: jars, lids, canners, tools, and what goes into the pots. */
 export function BeforeScreen() {
   const day = useDay();
   return (
@@ -79,16 +80,28 @@ function Lists({ day }: { day: Day }) {
 function BatchDoses({ batch }: { batch: Batch }) {
   const pages = usePages();
   const row = findTestedRow(batch, pages);
-  const product = productRow(batch.product);
+  const amounts = useBatchAmounts(batch);
+  const missing = useMissingOf(batch);
   const jars = jarsOf(batch);
+  const name = nameOf(batch);
   return (
-    <Part title={product.name}>
+    <View role="group" aria-label={name} className="gap-2">
+      <Heading>
+        {name}: {countJars(jars, batch.jar)}
+      </Heading>
       {row.kind === 'testedRow' && <DosePart row={row} jar={batch.jar} jars={jars} />}
-      {madeBefore(product).map((entry) => (
-        <Line key={entry}>Done by now: {stepOf(entry).plainWords.toLowerCase()}.</Line>
-      ))}
-      {product.hasFormula && <FormulaLines batch={batch} />}
-    </Part>
+      {amounts && (
+        <>
+          {madeBefore(amounts.card).map(({ entry, step }) => (
+            <Words key={entry} weight={700}>
+              Done by now: {step.plainWords.toLowerCase()}.
+            </Words>
+          ))}
+          <RecipeSheet content={sheetOfBatch(amounts)} jar={batch.jar} missing={missing} />
+          <MissingLines missing={missing} />
+        </>
+      )}
+    </View>
   );
 }
 

@@ -1,6 +1,6 @@
+import { nameOf } from '@hoddle/core/day/batch';
 import { cannerWords } from '@hoddle/core/day/cannerWords';
 import { countJars } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
 import { View } from 'react-native';
 import { clockTime } from '@/ui/clockWords';
 import { COLOURS, hueOfProduct } from '@/ui/colours';
@@ -43,10 +43,10 @@ export function LoadBlock({ load, number, day, column, topPx }: LoadBlockProps) 
   const said = cannerWords({ ...load.batch, processMinutes: load.minutes });
   const guests = load.guests.map(
     (guest) =>
-      ` with ${countJars(guest.load.jars, guest.batch.jar)} ${productRow(guest.batch.product).name.toLowerCase()}`,
+      ` with ${countJars(guest.load.jars, guest.batch.jar)} ${nameOf(guest.batch).toLowerCase()}`,
   );
   const restMin = Math.round(rest.endMin - rest.startMin);
-  const words = `Load ${number}, ${jars} ${productRow(load.batch.product).name.toLowerCase()}${guests.join('')}: in at ${timeOf(loading.startMin)}, ${said.process} from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then ${restMin} min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
+  const words = `Load ${number}, ${jars} ${nameOf(load.batch).toLowerCase()}${guests.join('')}: in at ${timeOf(loading.startMin)}, ${said.process} from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then ${restMin} min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
   return (
     <RowLink
       href={{ pathname: '/plan/load/[loadId]', params: { loadId: load.id } }}

@@ -1,5 +1,4 @@
-import { jarsOf } from '@hoddle/core/day/batch';
-import { productRow } from '@hoddle/core/handbook/products';
+import { jarsOf, nameOf } from '@hoddle/core/day/batch';
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { type WayOut } from '@hoddle/core/day/whatGives';
@@ -26,7 +25,7 @@ export function NotSoPart({ day }: { day: Day }) {
   const fuseWords = useFuseWords();
   const { status, refusal } = useDayPlanStore();
   if (status !== 'refused' || !refusal) return null;
-  const names = new Map(day.batches.map((batch) => [batch.id, productRow(batch.product).name.toLowerCase()]));
+  const names = new Map(day.batches.map((batch) => [batch.id, nameOf(batch).toLowerCase()]));
   const wayWords = (way: WayOut): string => {
     switch (way.kind) {
       case 'without':

@@ -1,9 +1,9 @@
+import { nameOf } from '@hoddle/core/day/batch';
 import { type Canner, type OwnJar } from '@hoddle/core/canner/canner';
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { cannerWords } from '@hoddle/core/day/cannerWords';
 import { inLayers, type Layer } from '@hoddle/core/canner/layers';
 import { countJars } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
 import { useRouter } from 'expo-router';
 import { memo, useDeferredValue } from 'react';
 import { View } from 'react-native';
@@ -107,7 +107,7 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
       <HeatSign phase={load.phase} size={24} />
       <View className="flex-1">
         <Words weight={700}>
-          {number}: {countJars(load.jars, load.batch.jar)} {productRow(load.batch.product).name.toLowerCase()}
+          {number}: {countJars(load.jars, load.batch.jar)} {nameOf(load.batch).toLowerCase()}
         </Words>
         <Words size="label" tone="ink-2">
           {phaseWords(load.phase, load.batch.method)}
@@ -117,7 +117,7 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
         </Words>
         {load.guests.map((guest) => (
           <Words key={guest.load.id} size="label" weight={600}>
-            With {countJars(guest.load.jars, guest.batch.jar)} {productRow(guest.batch.product).name.toLowerCase()}.
+            With {countJars(guest.load.jars, guest.batch.jar)} {nameOf(guest.batch).toLowerCase()}.
           </Words>
         ))}
       </View>
@@ -168,7 +168,7 @@ function GiveUp({ day }: { day: Day }) {
         <Key
           key={batch.id}
           look="outline"
-          words={`Give up ${productRow(batch.product).name.toLowerCase()}`}
+          words={`Give up ${nameOf(batch).toLowerCase()}`}
           onPress={() => enter({ kind: 'batch-struck', batchId: batch.id })}
         />
       ))}

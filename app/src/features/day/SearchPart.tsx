@@ -1,4 +1,4 @@
-import { productRow } from '@hoddle/core/handbook/products';
+import { nameOf } from '@hoddle/core/day/batch';
 import { View } from 'react-native';
 import { useDayPlanStore } from '@/store/dayPlanStore';
 import { clockTimeFrom } from '@/ui/clockWords';
@@ -39,7 +39,7 @@ export function SearchPart({ day }: { day: Day }) {
         </Words>
         {unsaved.map((batch) => (
           <Words key={batch.id} size="label" weight={700}>
-            {productRow(batch.product).name}: spoils before its turn comes. Start earlier. {fuseWords(day, batch)}
+            {nameOf(batch)}: spoils before its turn comes. Start earlier. {fuseWords(day, batch)}
           </Words>
         ))}
         {status === 'cutOff' && (

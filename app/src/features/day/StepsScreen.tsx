@@ -1,4 +1,4 @@
-import { productRow } from '@hoddle/core/handbook/products';
+import { nameOf } from '@hoddle/core/day/batch';
 import { problemOf } from '@hoddle/core/day/planDay';
 import { type DayProblem, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { type Why, whyThen } from '@hoddle/core/day/whyThen';
@@ -58,7 +58,7 @@ function Step({ day, entry, problem, cannerName }: StepProps) {
   const number = day.loads.findIndex(({ id }) => id === entry.task.loadId) + 1;
   const of = [
     ...(number > 0 ? [`load ${number}`] : []),
-    ...(batch ? [productRow(batch.product).name.toLowerCase()] : []),
+    ...(batch ? [nameOf(batch).toLowerCase()] : []),
     ...(entry.task.cannerId !== undefined ? [cannerName(entry.task.cannerId)] : []),
   ].join(', ');
   return (

@@ -2,9 +2,8 @@ import { splitLoads } from '@hoddle/core/canner/splitLoads';
 import { type Proposal, proposeDay } from '@hoddle/core/day/proposeDay';
 import { type JarSize } from '@hoddle/core/handbook/jars';
 import { productRow, type ProductRow } from '@hoddle/core/handbook/products';
-import { takeForBatch } from '@hoddle/core/harvest/takeForBatch';
+import { takeForRecipe } from '@hoddle/core/day/takeForRecipe';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
-import { massForJarsKg } from '@hoddle/core/yields/estimateJars';
 import { useMemo } from 'react';
 import { v7 as uuidV7 } from 'uuid';
 import { widestCanner } from '@hoddle/core/canner/widestCanner';
@@ -44,13 +43,14 @@ export function useProposal(): { readonly proposals: readonly Proposal[]; readon
   }, [household, batchRecords, crops, learned, vesselFor]);
   const take = () => {
     const startAt = nextQuarter(householdNow());
+    const all = crops.flatMap(({ lots }) => lots);
     for (const { crop, product, jar, jars } of proposals) {
       const row = productRow(product);
       const vessel = vesselFor(row, jar);
       const item = crops.find((each) => each.crop === crop);
       if (!vessel || !item) continue;
       const { canner, method, perLoad } = vessel;
-      const uses = takeForBatch(item.lots, massForJarsKg(crop, product, jar, jars, { learned }).sureKg);
+      const { uses } = takeForRecipe({ product, crop, jar, jars, mainLots: item.lots, lots: all, learned });
       const loads = splitLoads(jars, perLoad, 'full');
       const wish = { product: row, jar, method, cannerId: canner.id, loads, uses, startAt };
       const batch = batchOf(wish, household, pages, () => uuidV7());

@@ -1,7 +1,6 @@
 import { countJars } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
 import { useRouter } from 'expo-router';
-import { type Batch, jarsOf } from '@hoddle/core/day/batch';
+import { type Batch, jarsOf, nameOf } from '@hoddle/core/day/batch';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useLoads } from '@/features/kitchen/useLoad';
@@ -44,7 +43,7 @@ export function BatchesToWrite() {
           className="min-h-[56px] justify-center border-t border-hair py-1"
         >
           <Words weight={700} tone="cobalt">
-            {countJars(jarsOf(batch), batch.jar)} {productRow(batch.product).name.toLowerCase()}
+            {countJars(jarsOf(batch), batch.jar)} {nameOf(batch).toLowerCase()}
           </Words>
           <Words size="small" tone="ink-2">
             {dayAndDate(batch.startAt)}, not written down yet

@@ -1,4 +1,5 @@
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
+import { CARDS } from '@hoddle/core/handbook/cards';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { keepsDays, placesFor } from '@hoddle/core/harvest/keeping';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
@@ -99,7 +100,7 @@ export function PickForm({ title, first, keyWords, backTo, onSave }: PickFormPro
             change({ ripeness });
             if (ripeness === 'soft') setField('amount');
           }}
-          options={(['firm', 'ripe', 'soft'] as const).map((ripeness) => ({
+          options={ripenessesOf(draft.crop).map((ripeness) => ({
             value: ripeness,
             words: ripeness,
             drawing: <RipenessGlyph ripeness={ripeness} hue={hue} />,
@@ -196,4 +197,10 @@ function Outlook({
       </Words>
     </View>
   );
+}
+
+/** Tomatoes are picked green too, before the frost; they are made into what has a recipe for green ones. */
+function ripenessesOf(crop: PickDraft['crop']): readonly PickDraft['ripeness'][] {
+  const hasGreenCard = CARDS.some((card) => card.ingredients.some(({ state, crops }) => state === 'green' && crops.includes(crop)));
+  return hasGreenCard ? ['green', 'firm', 'ripe', 'soft'] : ['firm', 'ripe', 'soft'];
 }

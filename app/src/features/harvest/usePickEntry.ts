@@ -73,7 +73,7 @@ function inVessel(typed: string, { vessel }: PickDraft): string {
 export function pickFrom(draft: PickDraft, reading: Extract<DraftReading, { kind: 'ready' }>, id: string): HarvestPick {
   const { massKg, softKg, told, pickedAt } = reading;
   const { crop, place, source } = draft;
-  const ripeness = draft.ripeness === 'firm' ? 'firm' : 'ripe';
+  const ripeness = draft.ripeness === 'soft' ? 'ripe' : draft.ripeness;
   const plantingId = source === 'garden' ? draft.plantingId : null;
   return { id, crop, massKg, softKg, ripeness, place, pickedAt, told, source, plantingId };
 }

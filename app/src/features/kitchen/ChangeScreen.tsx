@@ -1,6 +1,5 @@
-import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
+import { type Batch, type PlannedLoad, nameOf } from '@hoddle/core/day/batch';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
-import { productRow } from '@hoddle/core/handbook/products';
 import { type DayChange, withChange } from '@hoddle/core/kitchen/dayChange';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -132,7 +131,7 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
       {day.batches
         .filter((batch) => later(batch).length > 0)
         .map((batch) => {
-          const name = productRow(batch.product).name.toLowerCase();
+          const name = nameOf(batch).toLowerCase();
           return (
             <View key={batch.id} className="gap-3">
               <KitchenKey look="outline" words={`More or fewer jars: ${name}`} onPress={() => setOpen(batch)} />

@@ -1,3 +1,4 @@
+import { nameOf } from '@hoddle/core/day/batch';
 import { dayClose, handsTold } from '@hoddle/core/kitchen/dayClose';
 import { missed } from '@hoddle/core/kitchen/alarms';
 import { needsHands } from '@hoddle/core/day/restOfDay';
@@ -6,7 +7,6 @@ import { View } from 'react-native';
 import { phaseWords } from '@/features/day/phaseWords';
 import { type Day, useDay } from '@/features/day/useDay';
 import { useUnwritten } from '@/features/harvest/BatchesToWrite';
-import { productRow } from '@hoddle/core/handbook/products';
 import { useHousehold } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
@@ -48,7 +48,7 @@ function Closing({ day }: { day: Day }) {
   const tasks = (day.live?.running.tasks ?? []).filter(needsHands).map(({ id }) => id);
   const hosts = day.batches.map((batch) => ({ ...batch, loads: batch.loads.filter(({ withLoadId }) => !withLoadId) }));
   const close = dayClose(hosts, states, handsTold(tasks, day.state));
-  const nameOf = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'canner';
+  const cannerName = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'canner';
   const numberOf = (id: string) => day.loads.findIndex((load) => load.id === id) + 1;
   const { aim, closedAt } = day.state;
   const late = missed(alarms, now);
@@ -63,7 +63,7 @@ function Closing({ day }: { day: Day }) {
             const load = day.loads.find((own) => own.id === id);
             return (
               <Words key={id} size="lead" weight={700} tone="milk">
-                Load {numberOf(id)} is still in {nameOf(load?.cannerId ?? '')}:{' '}
+                Load {numberOf(id)} is still in {cannerName(load?.cannerId ?? '')}:{' '}
                 {load ? phaseWords(load.phase, load.batch.method).toLowerCase() : ''}.
               </Words>
             );
@@ -112,7 +112,7 @@ function Closing({ day }: { day: Day }) {
           </Words>
           {late.slice(0, 8).map((alarm) => (
             <Words key={alarm.id} role="listitem" size="lead" tone="milk">
-              {clockTime(alarm.dueAt)} {alarmWords(alarm, day, nameOf)},{' '}
+              {clockTime(alarm.dueAt)} {alarmWords(alarm, day, cannerName)},{' '}
               {alarm.answeredAt === undefined ? 'still calls' : `${duration(alarm.answeredAt - alarm.dueAt)} late`}
             </Words>
           ))}
@@ -130,7 +130,7 @@ function Closing({ day }: { day: Day }) {
         <KitchenKey
           key={batch.id}
           look="outline"
-          words={`Write down ${productRow(batch.product).name.toLowerCase()}`}
+          words={`Write down ${nameOf(batch).toLowerCase()}`}
           onPress={() => router.navigate({ pathname: '/harvest/batch', params: { batch: batch.id } })}
         />
       ))}

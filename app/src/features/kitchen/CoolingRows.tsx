@@ -1,5 +1,5 @@
+import { nameOf } from '@hoddle/core/day/batch';
 import { countJars } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
 import { COOL_FROM_MS } from '@hoddle/core/kitchen/loadClock';
 import { View } from 'react-native';
 import { type Day } from '@/features/day/useDay';
@@ -30,7 +30,7 @@ export function CoolingRows({ day, loads }: { day: Day; loads: readonly RunningL
               <HeatSign phase="cooling" size={26} dark />
               <View className="flex-1">
                 <Words size="lead" weight={700} tone="milk">
-                  {countJars(state.jars + besides, batch.jar)} {productRow(batch.product).name.toLowerCase()}
+                  {countJars(state.jars + besides, batch.jar)} {nameOf(batch).toLowerCase()}
                 </Words>
                 <Words tone="milk-2">
                   An inch apart on a towel. {loose ? '' : 'Never tighten bands now. '}Lids from {weekday(from)}{' '}

@@ -1,6 +1,6 @@
+import { nameOf } from '@hoddle/core/day/batch';
 import Hand from 'lucide-react-native/icons/hand';
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
-import { productRow } from '@hoddle/core/handbook/products';
 import { readStep, stepClock } from '@hoddle/core/kitchen/stepClock';
 import { type HandsNow, isDue } from '@hoddle/core/kitchen/whatNow';
 import { useRouter } from 'expo-router';
@@ -11,7 +11,9 @@ import { clockTime, countdown } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
+import { DoseKey } from './DoseKey';
 import { KitchenKey } from './KitchenKey';
+import { StepAmounts } from './StepAmounts';
 import { useTellDay } from './useTellDay';
 
 const MINUTE_MS = 60_000;
@@ -107,6 +109,7 @@ function HandsStep({
           {countdown(reading.leftMs ?? 0)}
         </Words>
       )}
+      <StepAmounts key={task.id} task={task} batch={batch} />
       {task.kind === 'load' && task.loadId !== undefined ? (
         <KitchenKey
           look="milk"
@@ -134,7 +137,11 @@ function HandsStep({
               onPress={() => tell({ type: 'clock-started', taskId: task.id, minutes: clock.tapMin ?? 1 })}
             />
           )}
-          <KitchenKey look="milk" words="Done" onPress={done} />
+          {batch && task.entry === 'acid' ? (
+            <DoseKey key={task.id} batch={batch} onDone={done} />
+          ) : (
+            <KitchenKey look="milk" words="Done" onPress={done} />
+          )}
         </>
       )}
     </>
@@ -147,7 +154,7 @@ export function stepWords({ task }: ScheduledTask, day: Day): string {
   if (!batch) return task.words;
   const own = batch.loads.length > 1 && task.loadId !== undefined ? numberOf(task.loadId, day) : 0;
   const load = own > 0 ? `, load ${own}` : '';
-  return `${task.words}, ${productRow(batch.product).name.toLowerCase()}${load}`;
+  return `${task.words}, ${nameOf(batch).toLowerCase()}${load}`;
 }
 
 function numberOf(loadId: string, day: Day): number {

@@ -1,5 +1,5 @@
+import { nameOf } from '@hoddle/core/day/batch';
 import Hand from 'lucide-react-native/icons/hand';
-import { productRow } from '@hoddle/core/handbook/products';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { loadClock } from '@hoddle/core/kitchen/loadClock';
@@ -103,7 +103,7 @@ function LoadsOfDay({ day }: { day: Day }) {
         >
           <HeatSign phase={load.phase} size={24} dark />
           <Words size="lead" weight={600} tone="milk" className="flex-1">
-            {i + 1}: {countJars(load.jars, load.batch.jar)} {productRow(load.batch.product).name.toLowerCase()}
+            {i + 1}: {countJars(load.jars, load.batch.jar)} {nameOf(load.batch).toLowerCase()}
           </Words>
           <Words size="lead" tone="milk-2">
             {phaseWords(load.phase, load.batch.method)}

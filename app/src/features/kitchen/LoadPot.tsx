@@ -1,4 +1,4 @@
-import { productRow } from '@hoddle/core/handbook/products';
+import { nameOf } from '@hoddle/core/day/batch';
 import { loadClock } from '@hoddle/core/kitchen/loadClock';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { View } from 'react-native';
@@ -26,7 +26,7 @@ interface LoadPotProps {
 export function LoadPot({ running, place, canner, isOneOfMany }: LoadPotProps) {
   const taps = useLoadTaps(running);
   const { batch, load } = running;
-  const words = `${productRow(batch.product).name.toLowerCase()}, load ${place.number} of ${place.of}`;
+  const words = `${nameOf(batch).toLowerCase()}, load ${place.number} of ${place.of}`;
   const head = (
     <>
       <PhaseSign running={running} />
@@ -34,7 +34,7 @@ export function LoadPot({ running, place, canner, isOneOfMany }: LoadPotProps) {
         {canner.name}
       </Words>
       <Words size="lead" tone="milk-2" weight={500} className="flex-1 text-right">
-        {productRow(batch.product).name.toLowerCase()}
+        {nameOf(batch).toLowerCase()}
         {`\nload ${place.number} of ${place.of}`}
       </Words>
     </>

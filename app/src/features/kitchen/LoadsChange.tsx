@@ -1,7 +1,6 @@
-import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
+import { type Batch, type PlannedLoad, nameOf } from '@hoddle/core/day/batch';
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { countJars } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
 import { gateLoads } from '@hoddle/core/kitchen/gateLoads';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -28,7 +27,7 @@ export function LoadsChange({ batch, day, later, onDone, onBack }: LoadsChangePr
   const capacity = useCapacity(batch, day, later);
   const last = Math.max(0, ...batch.loads.map(({ number }) => number));
   const loads = gateLoads(later, jars, capacity, last, uuidV7);
-  const name = productRow(batch.product).name.toLowerCase();
+  const name = nameOf(batch).toLowerCase();
   return (
     <View className="w-full max-w-[640px] gap-4 px-4 pb-8">
       <Words size="head" weight={700} tone="milk">

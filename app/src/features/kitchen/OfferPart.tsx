@@ -21,12 +21,16 @@ interface OfferPartProps {
   asked: RestQuestion;
   /** Told with the change: what was measured. */
   before?: readonly DayTold[];
+  /** Part of the produce that is really used, where some stays over. */
+  usedPart?: number;
+  /** Done besides, once it is taken. */
+  onTake?: () => void;
   onRefuse: () => void;
   onTaken: () => void;
 }
 
 /** What a change does to the rest of the day, in one line: taken or refused. Nothing is told before. */
-export function OfferPart({ day, live, words, change, asked, before = [], onRefuse, onTaken }: OfferPartProps) {
+export function OfferPart({ day, live, words, change, asked, before = [], usedPart, onTake, onRefuse, onTaken }: OfferPartProps) {
   const tell = useTellDay(day.id);
   const { canners } = useHousehold().household;
   const [solved, setSolved] = useState<RestSolved | 'cutOff'>();
@@ -44,7 +48,8 @@ export function OfferPart({ day, live, words, change, asked, before = [], onRefu
   const nameOf = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'another canner';
   const best = solved === undefined || solved === 'cutOff' ? undefined : solved.best;
   const take = () => {
-    for (const told of [...before, toldOf(change, day)]) tell(told);
+    for (const told of [...before, toldOf(change, day, usedPart)]) tell(told);
+    onTake?.();
     if (best) {
       const cannerOf = Object.fromEntries(best.cannerOf);
       tell({ type: 'order-taken', order: orderOf(best.tasks, { startAt: day.startAt, cannerOf }) });
@@ -82,7 +87,7 @@ export function OfferPart({ day, live, words, change, asked, before = [], onRefu
   );
 }
 
-function toldOf(change: DayChange, day: Day): DayTold {
+function toldOf(change: DayChange, day: Day, usedPart?: number): DayTold {
   switch (change.kind) {
     case 'cook-away':
     case 'cook-back':
@@ -97,7 +102,7 @@ function toldOf(change: DayChange, day: Day): DayTold {
         day.loads.some((load) => load.id === id && load.phase !== 'planned'),
       );
       const used = batch && begun ? produceUsed(batch, begun, loads) : 1;
-      return { type: 'loads-changed', batchId, loads, produceUsed: used };
+      return { type: 'loads-changed', batchId, loads, produceUsed: usedPart ?? used };
     }
   }
 }

@@ -1,4 +1,4 @@
-import { productRow } from '@hoddle/core/handbook/products';
+import { nameOf } from '@hoddle/core/day/batch';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { type DayWithPlan } from '@/features/day/useDay';
@@ -47,7 +47,7 @@ export function StartPart({ day }: { day: DayWithPlan }) {
               </Words>
               <Words size="lead" tone="milk" className="flex-1">
                 {task.words}
-                {batch ? `, ${productRow(batch.product).name.toLowerCase()}` : ''}
+                {batch ? `, ${nameOf(batch).toLowerCase()}` : ''}
               </Words>
             </View>
           );

@@ -9,6 +9,7 @@ import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
 import { stepWords } from './HandsCard';
 import { KitchenKey } from './KitchenKey';
+import { StepAmounts } from './StepAmounts';
 import { useTellDay } from './useTellDay';
 
 const ASKED: Readonly<Record<Doneness, readonly [question: string, yes: string]>> = {
@@ -62,6 +63,7 @@ export function WaitRow({ day, live, entry, alarm }: WaitRowProps) {
           {clock.everyMin !== undefined ? `, stir every ${clock.everyMin} min` : ''}
         </Words>
       )}
+      {!calls && <StepAmounts task={task} batch={day.batches.find(({ id }) => id === task.batchId)} />}
       {own === undefined && <KitchenKey look="milk" words="Start its clock" onPress={start} />}
       {alarm?.kind === 'stir' && <KitchenKey look="outline" words="Stirred" onPress={stirred} />}
       {own !== undefined && asks && (

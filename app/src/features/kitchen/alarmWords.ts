@@ -1,5 +1,5 @@
+import { nameOf } from '@hoddle/core/day/batch';
 import { type Alarm } from '@hoddle/core/kitchen/alarms';
-import { productRow } from '@hoddle/core/handbook/products';
 import { type Day } from '@/features/day/useDay';
 
 /** What a call asks for, in a few words, and of what. */
@@ -8,7 +8,7 @@ export function alarmWords({ kind, loadId, taskId }: Alarm, day: Day, cannerName
   const task = day.live?.running.tasks.find(({ id }) => id === taskId);
   const batch = day.batches.find(({ id }) => id === task?.batchId);
   const vessel = load ? cannerName(load.cannerId) : task?.cannerId !== undefined ? cannerName(task.cannerId) : '';
-  const step = `${task?.words ?? ''}${batch ? `, ${productRow(batch.product).name.toLowerCase()}` : ''}`;
+  const step = `${task?.words ?? ''}${batch ? `, ${nameOf(batch).toLowerCase()}` : ''}`;
   switch (kind) {
     case 'time-up':
       return `Time is up: ${vessel}`;

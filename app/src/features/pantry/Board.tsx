@@ -1,5 +1,4 @@
 import { countJars } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
 import { type ShelfGroup, type StockedLot } from '@hoddle/core/pantry/shelf';
 import Check from 'lucide-react-native/icons/check';
 import { memo, useState } from 'react';
@@ -45,7 +44,7 @@ export const Board = memo(function Board({ board, quartPx, roomPx, narrow, lasts
   const [scrolledTo, setScrolledTo] = useState(0);
   const tap = useSingleTap(onTake);
   const first = group.lots[0];
-  const { name } = productRow(group.product);
+  const { name } = group;
   const past = group.lots.filter((lot) => lot.keepsUntil < now).reduce((sum, lot) => sum + lot.jars, 0);
   const keeping = aside ?? (first && keepsWords(first, now));
   const counted =

@@ -1,6 +1,5 @@
 import { corrections, FEWER_REASONS, type FewerReason } from '@hoddle/core/pantry/stocktake';
 import { JARS } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
 import { type ShelfGroup, shelfGroups } from '@hoddle/core/pantry/shelf';
 import Check from 'lucide-react-native/icons/check';
 import { useRouter } from 'expo-router';
@@ -38,9 +37,9 @@ export function CountScreen() {
   const [counted, setCounted] = useState<Readonly<Record<string, number>>>({});
   const [reason, setReason] = useState<FewerReason>('taken');
   const groups = shelfGroups(stocked.filter((lot) => lot.place === place)).sort((a, b) =>
-    productRow(a.product).name.localeCompare(productRow(b.product).name),
+    a.name.localeCompare(b.name),
   );
-  const keyOf = ({ product, jar }: ShelfGroup) => `${place} ${product} ${jar}`;
+  const keyOf = ({ product, jar, name }: ShelfGroup) => `${place} ${product} ${jar} ${name}`;
   const differing = groups.filter((group) => (counted[keyOf(group)] ?? group.jars) !== group.jars);
   const fewer = differing.some((group) => (counted[keyOf(group)] ?? 0) < group.jars);
   const seen = groups.filter((group) => counted[keyOf(group)] !== undefined).length;
@@ -115,7 +114,7 @@ function CountRow({
   counted: number | undefined;
   onCount: (jars: number) => void;
 }) {
-  const { name } = productRow(group.product);
+  const { name } = group;
   const jars = counted ?? group.jars;
   const { one, several } = JARS[group.jar];
   const by = jars - group.jars;

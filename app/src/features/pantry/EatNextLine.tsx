@@ -1,5 +1,5 @@
 import { eatNext } from '@hoddle/core/pantry/eatNext';
-import { productRow } from '@hoddle/core/handbook/products';
+import { recipeName } from '@hoddle/core/recipe/recipeName';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -16,7 +16,7 @@ export function EatNextLine({ now }: { now: number }) {
   const { stocked } = usePantry();
   const list = eatNext(stocked, useForecasts(now), now);
   const named = list.slice(0, NAMED).map(({ lot, reason }) => {
-    return `${productRow(lot.product).name.toLowerCase()} (${EAT_WORDS[reason]})`;
+    return `${recipeName(lot).toLowerCase()} (${EAT_WORDS[reason]})`;
   });
   const more = list.length - named.length;
   const words = named.join(', ') + (more > 0 ? ` and ${more} more` : '');

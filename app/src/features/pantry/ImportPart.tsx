@@ -21,6 +21,8 @@ const COLUMN_WORDS: Readonly<Record<JarColumn, string>> = {
   place: 'where it stands',
   seal: 'sealed or opened',
   lot: 'the lot',
+  card: 'the recipe card',
+  crop: 'the crop',
 };
 
 const MOST_SHOWN = 8;

@@ -1,5 +1,5 @@
+import { nameOf } from '@hoddle/core/day/batch';
 import { countJars } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
 import { loadClock } from '@hoddle/core/kitchen/loadClock';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -29,7 +29,7 @@ export function LidsToPress({ now }: { now: number }) {
             <View className="flex-1">
               <Words weight={700}>Cooled {duration(cooled)}</Words>
               <Words size="label" tone="ink-2">
-                {countJars(jars, batch.jar)} {productRow(batch.product).name.toLowerCase()}
+                {countJars(jars, batch.jar)} {nameOf(batch).toLowerCase()}
               </Words>
             </View>
             <Key

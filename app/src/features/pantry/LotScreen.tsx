@@ -130,6 +130,7 @@ export function LotScreen({ lotId }: { lotId: string }) {
           <Words weight={800}>Bulging, leaking, mould, off smell?</Words>
           <Words tone="ink-2">Do not taste it. What to do, and every other jar of its load.</Words>
         </RowLink>
+        <BatchNote lot={lot} />
         <History lot={lot} />
       </View>
     </Screen>
@@ -186,6 +187,20 @@ function CarryPart({
           Another place, or set aside for something
         </Words>
       </RowLink>
+    </View>
+  );
+}
+
+/** What was written down when the batch was made. */
+function BatchNote({ lot }: { lot: StockedLot }) {
+  const { batches, batchRecords } = useHousehold();
+  const batch = batches.find(({ loads }) => loads.some(({ id }) => id === lot.loadId));
+  const note = batchRecords.find(({ batchId }) => batch !== undefined && batchId === batch.id)?.note;
+  if (!note) return null;
+  return (
+    <View>
+      <Heading>Written for the batch</Heading>
+      <Words>{note}</Words>
     </View>
   );
 }

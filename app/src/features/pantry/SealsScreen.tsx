@@ -1,5 +1,5 @@
+import { nameOf } from '@hoddle/core/day/batch';
 import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
 import { KEEP_UNSEALED_MS, loadClock } from '@hoddle/core/kitchen/loadClock';
 import { refrigeratedUseBy } from '@hoddle/core/pantry/keepsUntil';
 import { mayKeepUnsealed } from '@hoddle/core/pantry/sealCheck';
@@ -107,7 +107,7 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
             : 'Press each lid: does it stay?'
           : 'Leave them undisturbed'
       }
-      note={`${jars} ${productRow(batch.product).name.toLowerCase()}, ${weekday(now)} ${clockTime(now)}`}
+      note={`${jars} ${nameOf(batch).toLowerCase()}, ${weekday(now)} ${clockTime(now)}`}
       backTo="/shelf"
       foot={
         due.length > 0 &&

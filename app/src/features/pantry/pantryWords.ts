@@ -1,10 +1,10 @@
-import { type JarSize, JARS } from '@hoddle/core/handbook/jars';
-import { productRow } from '@hoddle/core/handbook/products';
+import { JARS } from '@hoddle/core/handbook/jars';
 import { type EatNext, type EatReason } from '@hoddle/core/pantry/eatNext';
 import { type JarLot, type MovementKind } from '@hoddle/core/pantry/jarLot';
 import { type Range } from '@hoddle/core/measure/range';
 import { type PantryPlace } from '@hoddle/core/pantry/place';
 import { type StockedLot } from '@hoddle/core/pantry/shelf';
+import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { format, parseISO } from 'date-fns';
 import { dayAndDate, monthAndYear } from '@/ui/clockWords';
 
@@ -72,14 +72,18 @@ export const MOVED_WORDS: Readonly<Record<MovementKind, string>> = {
   undone: 'undone',
 };
 
-/** "Crushed tomatoes, quart". */
-export function jarName({ product, jar }: { product: JarLot['product']; jar: JarSize }): string {
-  return `${productRow(product).name}, ${JARS[jar].one}`;
+/** What tells which jars are meant. */
+type NamedJars = Pick<JarLot, 'product' | 'recipe' | 'crop' | 'jar'>;
+
+/** "Crushed tomatoes, quart"; "Strawberry jam, half-pint". */
+export function jarName(lot: NamedJars): string {
+  return `${recipeName(lot)}, ${JARS[lot.jar].one}`;
 }
 
 /** "1 quart crushed tomatoes". */
-export function countOf(count: number, { product, jar }: Pick<JarLot, 'product' | 'jar'>): string {
-  return `${count} ${count === 1 ? JARS[jar].one : JARS[jar].several} ${productRow(product).name.toLowerCase()}`;
+export function countOf(count: number, lot: NamedJars): string {
+  const { one, several } = JARS[lot.jar];
+  return `${count} ${count === 1 ? one : several} ${recipeName(lot).toLowerCase()}`;
 }
 
 /** "Harvest fair, Saturday 19 Sep": what is set aside has its day. */

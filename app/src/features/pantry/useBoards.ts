@@ -1,5 +1,6 @@
 import { type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProductId, productRow } from '@hoddle/core/handbook/products';
+import { nameOf } from '@hoddle/core/day/batch';
 import { placeOf } from '@hoddle/core/pantry/place';
 import { type ShelfGroup, shelfGroups } from '@hoddle/core/pantry/shelf';
 import { useMemo } from 'react';
@@ -51,7 +52,7 @@ export function useBoards({
     const planned = new Map<string, number>();
     for (const { batch, state, load } of loads) {
       const coming = state.phase === 'checked' || batch.againOf !== undefined ? 0 : state.jars || load.jars;
-      const key = `${batch.product} ${batch.jar}`;
+      const key = keyOf({ product: batch.product, jar: batch.jar, name: nameOf(batch) });
       if (coming > 0) planned.set(key, (planned.get(key) ?? 0) + coming);
     }
     const asideWords = ({ lots }: ShelfGroup) => {
@@ -60,11 +61,13 @@ export function useBoards({
     };
     const content = (group: ShelfGroup): BoardContent => {
       const onShelf = group.placeKind === 'shelf' && place === 'all';
-      const coming = onShelf ? (planned.get(`${group.product} ${group.jar}`) ?? 0) : 0;
-      const wanted = goals.find(({ product, jar }) => product === group.product && jar === group.jar)?.jars;
-      const goal = onShelf ? (wanted ?? undefined) : undefined;
+      const coming = onShelf ? (planned.get(keyOf(group)) ?? 0) : 0;
+      // What is wanted of a product is not wanted of each of its names.
+      const isSole = groups.every((other) => other === group || !isSameShelf(other, group));
+      const wanted = isSole && goals.find(({ product, jar }) => product === group.product && jar === group.jar)?.jars;
+      const goal = onShelf && typeof wanted === 'number' ? wanted : undefined;
       const gap = Math.min(MOST_GAP, Math.max(0, (goal ?? 0) - group.jars - coming));
-      const key = [group.placeKind, group.product, group.jar, place].join(' ');
+      const key = [group.placeKind, keyOf(group), place].join(' ');
       const says = [coming, gap, goal, quartPx, now, ...group.lots.flatMap(({ id, jars }) => [id, jars])].join(' ');
       const drawnBefore = drawn.get(key);
       if (drawnBefore?.says === says) return drawnBefore.board;
@@ -90,16 +93,28 @@ function empty(
   goals: readonly { product: ProductId; jar: JarSize; jars: number | null }[],
   planned: ReadonlyMap<string, number>,
 ): ShelfGroup[] {
-  const here = new Set(
-    groups.filter(({ placeKind }) => placeKind === 'shelf').map(({ product, jar }) => `${product} ${jar}`),
-  );
-  const wanted = goals.filter(({ jars }) => (jars ?? 0) > 0).map(({ product, jar }) => `${product} ${jar}`);
-  return [...new Set([...wanted, ...planned.keys()])]
-    .filter((key) => !here.has(key))
-    .map((key) => {
-      const [product, jar] = key.split(' ') as [ProductId, JarSize];
-      return { product, jar, placeKind: 'shelf', lots: [], jars: 0 };
-    });
+  const here = groups.filter(({ placeKind }) => placeKind === 'shelf');
+  const coming = [...planned.keys()].map(groupOfKey).filter((key) => !here.some((group) => keyOf(group) === keyOf(key)));
+  const wanted = goals
+    .filter(({ jars }) => (jars ?? 0) > 0)
+    .filter(({ product, jar }) => ![...here, ...coming].some((group) => group.product === product && group.jar === jar))
+    .map(({ product, jar }) => ({ product, jar, name: productRow(product).name }));
+  return [...wanted, ...coming].map((group) => ({ ...group, placeKind: 'shelf', lots: [], jars: 0 }));
+}
+
+type NamedGroup = Pick<ShelfGroup, 'product' | 'jar' | 'name'>;
+
+function keyOf({ product, jar, name }: NamedGroup): string {
+  return [product, jar, name].join('|');
+}
+
+function groupOfKey(key: string): NamedGroup {
+  const [product, jar, name = ''] = key.split('|') as [ProductId, JarSize, string];
+  return { product, jar, name };
+}
+
+function isSameShelf(a: ShelfGroup, b: ShelfGroup): boolean {
+  return a.placeKind === b.placeKind && a.product === b.product && a.jar === b.jar;
 }
 
 /** A label's margins, and a letter of its name. */
@@ -108,7 +123,7 @@ const LETTER_PX = 10;
 
 /** Room a board asks for: its jars, and its name on one line. */
 export function needsPx({ group, width }: BoardContent): number {
-  return Math.max(MARGINS_PX + LETTER_PX * productRow(group.product).name.length, width + 18, 150);
+  return Math.max(MARGINS_PX + LETTER_PX * group.name.length, width + 18, 150);
 }
 
 /** Rows as they were last: one that is as it was is not drawn again. */
@@ -128,7 +143,7 @@ function packed(boards: readonly BoardContent[], roomPx: number): BoardRow[] {
       last.used += needs;
       continue;
     }
-    const key = `${group.placeKind} ${group.product} ${group.jar}`;
+    const key = `${group.placeKind} ${keyOf(group)}`;
     rows.push({ key, ...(isNew && { heading: HEADINGS[group.placeKind] }), boards: [board], used: needs });
   }
   return rows.map(({ used: _, ...row }) => {

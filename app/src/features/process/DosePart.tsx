@@ -1,4 +1,6 @@
+import { cardsOf } from '@hoddle/core/handbook/cards';
 import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
+import { type ProductId } from '@hoddle/core/handbook/products';
 import { ML_PER_TBSP, ML_PER_TSP } from '@hoddle/core/measure/amount';
 import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
@@ -22,7 +24,7 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
   const { one } = JARS[jar];
   const { acid, headspaceIn, product } = row;
   const syrup =
-    jars !== undefined && product?.sequence.includes('syrup') ? syrupOf(LIGHT_PERCENT, jar, jars) : undefined;
+    jars !== undefined && product && makesSyrup(product.product) ? syrupOf(LIGHT_PERCENT, jar, jars) : undefined;
   const colours = product ? hueOfProduct(product.product) : hueOfCrop('mixed');
   return (
     <View className="flex-row items-start gap-3">
@@ -42,13 +44,15 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
               </Words>{' '}
               bottled lemon juice
             </Words>
-            <Words>
-              or{' '}
-              <Words size="lead" weight={800}>
-                {printFraction(acid.citricAcidTsp)} tsp
-              </Words>{' '}
-              citric acid
-            </Words>
+            {acid.citricAcidTsp !== undefined && (
+              <Words>
+                or{' '}
+                <Words size="lead" weight={800}>
+                  {printFraction(acid.citricAcidTsp)} tsp
+                </Words>{' '}
+                citric acid
+              </Words>
+            )}
             {acid.vinegarTbsp !== undefined && (
               <Words size="label" tone="ink-2">
                 or {printFraction(acid.vinegarTbsp)} Tbsp vinegar of 5 %, which can be tasted.
@@ -56,8 +60,11 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
             )}
             {jars !== undefined && (
               <Words size="label" tone="ink-2">
-                {countJars(jars, jar)}: {printMeasures(acid.bottledLemonJuiceTbsp * jars * ML_PER_TBSP, { up: true })},
-                or {printMeasures(acid.citricAcidTsp * jars * ML_PER_TSP, { up: true })}.
+                {countJars(jars, jar)}: {printMeasures(acid.bottledLemonJuiceTbsp * jars * ML_PER_TBSP, { up: true })}
+                {acid.citricAcidTsp === undefined
+                  ? ''
+                  : `, or ${printMeasures(acid.citricAcidTsp * jars * ML_PER_TSP, { up: true })}`}
+                .
               </Words>
             )}
             <Words size="label" tone="ink-2">
@@ -76,4 +83,9 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
       </View>
     </View>
   );
+}
+
+/** Fruit that is packed in syrup, of whatever sweetness. */
+function makesSyrup(product: ProductId): boolean {
+  return cardsOf(product).some(({ steps }) => steps.some(({ step }) => step === 'syrup'));
 }

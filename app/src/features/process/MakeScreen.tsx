@@ -1,7 +1,9 @@
 import { madeBefore } from '@hoddle/core/day/daySequence';
+import { recipeName } from '@hoddle/core/recipe/recipeName';
+import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
 import { JAR_SIZES, countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
-import { stepOf } from '@hoddle/core/handbook/steps';
+import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { refrigeratedUseBy } from '@hoddle/core/pantry/keepsUntil';
 import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
@@ -10,6 +12,10 @@ import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { byCrop, type CropOnHand, lotKey, useLots } from '@/features/harvest/useOnHand';
+import { MissingLines } from '@/features/recipe/MissingLines';
+import { OptionalSteps } from '@/features/recipe/OptionalSteps';
+import { RecipeSheet } from '@/features/recipe/RecipeSheet';
+import { sheetOfBatch } from '@/features/recipe/sheetOf';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
@@ -42,8 +48,10 @@ export function MakeScreen(params: { crop: string; product: string; jar: string;
     ({ crop, place }) => crop === params.crop && (params.lots ? true : place !== 'freezer'),
   );
   const keys = params.lots?.split(',');
-  const item = byCrop(keys ? chosen.filter((lot) => keys.includes(lotKey(lot))) : chosen)[0];
   const product = findProduct(params.product);
+  const own = product && cardForCrop(product.product, params.crop as ProduceId);
+  const fitting = chosen.filter(({ ripeness }) => (ripeness === 'green') === (own?.green ?? false));
+  const item = byCrop(keys ? fitting.filter((lot) => keys.includes(lotKey(lot))) : fitting)[0];
   const jar = JAR_SIZES.find((size) => size === params.jar) ?? 'quart';
   if (!item || !product) {
     return (
@@ -67,7 +75,12 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
   const { jar, jars, capacity, canner, method, ways } = draft;
   const colours = hueOfCrop(item.crop);
   const pages = usePages();
-  const before = madeBefore(product);
+  const { card, amounts, missing } = draft;
+  const before = card ? madeBefore(card) : [];
+  const name = recipeName({ product: product.product, crop: item.crop, ...(card && { recipe: card.card }) });
+  // What is printed in half-pints is offered in them, by its recipe or by its tested row.
+  const isSmall = product.hasFormula || card?.yields?.jar === 'half-pint' || firstJar === 'half-pint';
+  const stops = missing.find((each) => each.stops);
   const asked = { product, pack: usualPack(product), jar, method } as const;
   const row = findTestedRow({ ...asked, product: product.product }, pages);
   const plan = () => {
@@ -93,11 +106,11 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
       pressurePsi: tested.pressurePsi,
       altitudeFt: household.altitudeFt,
     };
-  const ready = isTestedHere && capacity?.kind === 'holds' && jars > 0;
+  const ready = isTestedHere && capacity?.kind === 'holds' && jars > 0 && !stops;
   return (
     <Screen
       station="plan"
-      title={product.name}
+      title={name}
       note={`From ${mass(item.massKg)}: ${draft.range.p10} to ${draft.range.p90} ${JARS[jar].several}, likely ${draft.range.p50}`}
       backTo={`/harvest/makes?crop=${item.crop}`}
       foot={ready ? <Key tall words={`Plan ${countJars(jars, jar)}`} onPress={plan} /> : undefined}
@@ -108,7 +121,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
             label="Jar"
             value={jar}
             onChoose={draft.setJar}
-            options={(product.hasFormula ? OFFERED_SMALL : OFFERED).map((size) => ({
+            options={(isSmall ? OFFERED_SMALL : OFFERED).map((size) => ({
               value: size,
               words: JARS[size].several,
               drawing: (
@@ -182,18 +195,22 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                     {countJars(jars, jar)}: likely {mass(draft.need.likelyKg)}, {mass(draft.need.sureKg)} to be sure 8
                     times in 10
                   </Words>
-                  {draft.pots !== undefined && !product.mayDouble && draft.pots > 1 && (
-                    <Words className="pb-1" weight={700}>
-                      {draft.pots} batches in pots side by side: it may not be doubled.
-                    </Words>
-                  )}
                   <ProduceBar hue={colours.hue} softKg={item.softKg} usedKg={draft.usedKg} totalKg={item.massKg} />
                 </View>
                 {before.length > 0 && (
                   <Words weight={700}>
                     Done before this day:{' '}
-                    {before.map((entry) => stepOf(entry).plainWords.toLowerCase()).join(', then ')}.
+                    {before.map(({ step }) => step.plainWords.toLowerCase()).join(', then ')}.
                   </Words>
+                )}
+                {amounts && (
+                  <View className="gap-2">
+                    <Heading>What goes in</Heading>
+                    <RecipeSheet content={sheetOfBatch(amounts)} jar={jar} missing={missing} />
+                    <MissingLines missing={missing} />
+                    {card?.caution !== undefined && <Words weight={600}>{card.caution}</Words>}
+                    {card && <OptionalSteps steps={card.steps} without={draft.without} onFlip={draft.flipStep} />}
+                  </View>
                 )}
                 <View>
                   <Heading className="pb-2">Start</Heading>

@@ -3,7 +3,12 @@ import { type Batch } from '@hoddle/core/day/batch';
 import { wholeLoads } from '@hoddle/core/day/proposeDay';
 import { type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
-import { takeForBatch } from '@hoddle/core/harvest/takeForBatch';
+import { cardsOf } from '@hoddle/core/handbook/cards';
+import { usuallyWithout } from '@hoddle/core/day/daySequence';
+import { takeForRecipe } from '@hoddle/core/day/takeForRecipe';
+import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
+import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
+import { useLots } from '@/features/harvest/useOnHand';
 import { type Method } from '@hoddle/core/process/method';
 import { estimateJars, massForJarsKg } from '@hoddle/core/yields/estimateJars';
 import { useState } from 'react';
@@ -25,6 +30,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const { household } = useHousehold();
   const pages = usePages();
   const learned = useLearned();
+  const all = useLots();
   const [jar, setJar] = useState(firstJar);
   const [style, setStyle] = useState<LoadStyle>('full');
   const [sharedId, setSharedId] = useState<string>();
@@ -42,9 +48,12 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const loads = perLoad && jars > 0 ? splitLoads(jars, perLoad, style) : [];
   const need =
     jars > 0 ? massForJarsKg(item.crop, product.product, jar, jars, { learned }) : { likelyKg: 0, sureKg: 0 };
-  const uses = takeForBatch(item.lots, need.sureKg);
-  const usedKg = uses.reduce((sum, use) => sum + use.massKg, 0);
-  const made = estimateJars(item.crop, usedKg, product.product, jar, learned);
+  const taken =
+    jars > 0
+      ? takeForRecipe({ product: product.product, crop: item.crop, jar, jars, mainLots: item.lots, lots: all, learned })
+      : { uses: [], mainKg: 0, missing: [] };
+  const card = cardForCrop(product.product, item.crop)?.card ?? cardsOf(product.product)[0];
+  const [without, setWithout] = useState<readonly string[]>(() => (card ? usuallyWithout(card) : []));
 
   const batchWith = (
     counts: readonly number[],
@@ -53,7 +62,17 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   ): Batch | undefined =>
     canner &&
     batchOf(
-      { product, jar, method, cannerId: canner.id, loads: counts, withLoadId, uses, startAt },
+      {
+        product,
+        ...(card && { recipe: card.card, without }),
+        jar,
+        method,
+        cannerId: canner.id,
+        loads: counts,
+        withLoadId,
+        uses: taken.uses,
+        startAt,
+      },
       household,
       pages,
       newId,
@@ -87,9 +106,15 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     jars,
     loads,
     need,
-    usedKg,
-    /** Of a formula. */
-    pots: made.kind === 'estimate' ? made.pots : undefined,
+    usedKg: taken.mainKg,
+    missing: taken.missing,
+    card,
+    without,
+    /** One of the steps that may be left out is, or is done after all. */
+    flipStep: (step: string) =>
+      setWithout((before) => (before.includes(step) ? before.filter((other) => other !== step) : [...before, step])),
+    /** The batch as it stands, to see what goes into it. */
+    amounts: useBatchAmounts(batchWith(loads, undefined, (of) => of)),
     sharedId,
     setSharedId,
     setStyle: changed(setStyle),

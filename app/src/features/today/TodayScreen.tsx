@@ -1,8 +1,7 @@
-import { jarsOf } from '@hoddle/core/day/batch';
+import { jarsOf, nameOf } from '@hoddle/core/day/batch';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { produceRow } from '@hoddle/core/handbook/produce';
-import { productRow } from '@hoddle/core/handbook/products';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useUnwritten } from '@/features/harvest/BatchesToWrite';
@@ -94,7 +93,7 @@ function DayPlate({ day, now }: { day: Day; now: number }) {
           <View key={batch.id} className="flex-row items-center gap-3">
             <JarDrawing size={batch.jar} quartPx={38} look="planned" {...hueOfProduct(batch.product)} />
             <Words weight={600} className="flex-1">
-              {countJars(jarsOf(batch), batch.jar)} {productRow(batch.product).name.toLowerCase()}
+              {countJars(jarsOf(batch), batch.jar)} {nameOf(batch).toLowerCase()}
             </Words>
           </View>
         ))}
@@ -143,7 +142,7 @@ function ToWriteDown() {
         Write down what it made
       </Words>
       <Words tone="ink-2">
-        {countJars(jars, batch.jar)} {productRow(batch.product).name.toLowerCase()}: the next estimate learns from it
+        {countJars(jars, batch.jar)} {nameOf(batch).toLowerCase()}: the next estimate learns from it
       </Words>
     </RowLink>
   );

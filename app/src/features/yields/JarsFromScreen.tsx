@@ -69,7 +69,7 @@ function JarsFrom({ lots, chosen, onToggle }: JarsFromProps) {
   const { width } = useWindowDimensions();
   const mass = useMassWords();
   const some = useMemo(() => lots.filter((lot) => chosen.has(lotKey(lot))), [lots, chosen]);
-  const { products, unmeasured } = useJarsFrom(some);
+  const { products, unmeasured, cardless } = useJarsFrom(some, lots);
   // The first ones are drawn at once, the many below the fold as soon as there is time.
   const shown = useDeferredValue(products, products.slice(0, DRAWN_AT_ONCE));
   const crops = byCrop(some);
@@ -107,7 +107,7 @@ function JarsFrom({ lots, chosen, onToggle }: JarsFromProps) {
       <Words size="label" tone="ink-2" className="pb-2">
         {altitude}
       </Words>
-      {products.length + unmeasured.length === 0 && <NothingTested crops={crops} />}
+      {products.length + unmeasured.length + cardless.length === 0 && <NothingTested crops={crops} />}
       <View className={wide ? 'flex-row flex-wrap gap-x-8' : ''}>
         {shown.map((part) => (
           <ProductPart
@@ -121,6 +121,7 @@ function JarsFrom({ lots, chosen, onToggle }: JarsFromProps) {
         ))}
       </View>
       {unmeasured.length > 0 && <Unmeasured products={unmeasured} />}
+      {cardless.length > 0 && <Cardless products={cardless} crops={crops} />}
       <RowLink href="/bench/jars" className="min-h-[52px] justify-center border-t-2 border-hair">
         <Words weight={700} tone="cobalt">
           The other way: how much to pick for so many jars
@@ -184,6 +185,18 @@ function Unmeasured({ products }: { products: readonly ProductRow[] }) {
         ))}
       </View>
     </View>
+  );
+}
+
+/** Spreads that are not offered, since no fruit's recipe is another's; with the way out. */
+function Cardless({ products, crops }: { products: readonly ProductRow[]; crops: readonly CropOnHand[] }) {
+  const names = crops.map(({ crop }) => produceRow(crop).name.toLowerCase()).join(' or ');
+  return (
+    <Words className="border-t-2 border-hair py-2">
+      {products.map(({ name }) => name).join(', ')}: Hoddle has no tested recipe of {names} for it, and another fruit’s is
+      not offered. The leaflet in the box of pectin has one, or your extension office; until then the fruit keeps in the
+      freezer.
+    </Words>
   );
 }
 

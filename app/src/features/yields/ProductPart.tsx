@@ -1,7 +1,10 @@
+import { CROP_NAMES } from '@hoddle/core/handbook/crops';
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { countJars, JARS } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { type Lot } from '@hoddle/core/harvest/onHand';
+import { recipeName } from '@hoddle/core/recipe/recipeName';
+import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
 import { basisWords } from '@hoddle/core/yields/yieldRange';
 import { View } from 'react-native';
 import { lotKey } from '@/features/harvest/useOnHand';
@@ -32,7 +35,7 @@ export function ProductPart({ part, lots, several, quartPx, widthPx }: ProductPa
   const crops = made.crops.map((crop) => produceRow(crop).name.toLowerCase()).join(' and ');
   return (
     <View className="border-t-2 border-hair pb-2 pt-2" style={{ width: widthPx }}>
-      <Heading size="lead">{made.product.name}</Heading>
+      <Heading size="lead">{nameOfMade(made)}</Heading>
       <RowLink
         href={{ pathname: '/harvest/learned', params: { product: made.product.product, crop: made.crops[0] ?? '' } }}
         className="min-h-[48px] justify-center"
@@ -46,7 +49,8 @@ export function ProductPart({ part, lots, several, quartPx, widthPx }: ProductPa
           </Words>
         </Words>
       </RowLink>
-      {rows.map((row) => (
+      {rows.every(({ jars }) => jars.p90 === 0) && <Words tone="ink-2">Not enough for a full jar.</Words>}
+      {rows.filter(({ jars }) => jars.p90 > 0).map((row) => (
         <SizeRow key={row.jar} row={row} part={part} lots={lots} quartPx={quartPx} />
       ))}
       {restWords(made, mass).map((words) => (
@@ -56,6 +60,14 @@ export function ProductPart({ part, lots, several, quartPx, widthPx }: ProductPa
       ))}
     </View>
   );
+}
+
+/** "Strawberry jam": a product of one crop is called after it. */
+function nameOfMade({ product: { product }, crops }: ProductRows['made']): string {
+  const [crop] = crops;
+  if (!crop || crops.length > 1) return productRow(product).name;
+  const recipe = cardForCrop(product, crop)?.card.card;
+  return recipeName({ product, crop, ...(recipe !== undefined && { recipe }) });
 }
 
 /** What a product leaves over, misses and feeds, a line each. */
@@ -68,7 +80,7 @@ function restWords(made: ProductRows['made'], mass: (massKg: number) => string):
   }
   if (missing.length > 0) {
     const each = missing.map(({ crop, massKg, text }) =>
-      massKg === undefined ? `${text} a batch` : `${mass(massKg)} ${produceRow(crop).name.toLowerCase()}`,
+      massKg === undefined ? `${text} a batch` : `${mass(massKg)} ${CROP_NAMES[crop].toLowerCase()}`,
     );
     lines.push(`Missing: ${each.join(', ')}.`);
   }
@@ -121,10 +133,8 @@ function SizeRow({ row, part: { made }, lots, quartPx }: SizeRowProps) {
           </Words>
         </Words>
       </View>
-      {jars.p90 > MOST_DRAWN ? null : jars.p90 > 0 ? (
+      {jars.p90 <= MOST_DRAWN && (
         <RangeJars size={jar} jars={jars} perLoad={perLoad} quartPx={quartPx} hue={hue} mark={mark} />
-      ) : (
-        <Words tone="ink-2">Not enough for a full jar.</Words>
       )}
     </RowLink>
   );

@@ -1,14 +1,15 @@
 import { isPressure } from '@hoddle/core/canner/canner';
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
-import { JAR_SIZES, type JarSize } from '@hoddle/core/handbook/jars';
+import { type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProductRow, productsOf } from '@hoddle/core/handbook/products';
-import { formulasOf } from '@hoddle/core/handbook/recipes';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { type Range } from '@hoddle/core/measure/range';
 import { findProcess, type HouseholdPages, testedMethods } from '@hoddle/core/process/findProcess';
 import { type Method } from '@hoddle/core/process/method';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
+import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
+import { missingFor } from '@hoddle/core/yields/otherCrops';
 import { type ProductFromLots, productsFromLots } from '@hoddle/core/yields/productsFromLots';
 import { useMemo } from 'react';
 import { widestCanner } from '@hoddle/core/canner/widestCanner';
@@ -46,17 +47,26 @@ export interface JarsFrom {
   readonly products: readonly ProductRows[];
   /** Tested products of these crops of which no yield is published: pounds alone do not say how many jars. */
   readonly unmeasured: readonly ProductRow[];
+  /** Spreads whose recipe is each fruit's own, and there is none for these. */
+  readonly cardless: readonly ProductRow[];
 }
 
-/** Every product that some lots fit, with the jars they make in each size that is tested. */
-export function useJarsFrom(lots: readonly Lot[]): JarsFrom {
+/**
+ * Every product that some lots fit, with the jars they make in each size that is tested.
+ *
+ * @param all on hand: what a recipe takes besides is looked for among them
+ */
+export function useJarsFrom(lots: readonly Lot[], all: readonly Lot[]): JarsFrom {
   const { household } = useHousehold();
   const pages = usePages();
   const learned = useLearned();
   return useMemo(() => {
-    const products = productsFromLots(lots, learned).flatMap((made): ProductRows[] => {
-      const { product } = made;
-      const rows = sizesOf(product).flatMap((jar): JarsRow[] => {
+    const amounts = lots.map((lot) => ({ ...lot, green: lot.ripeness === 'green' }));
+    const products = productsFromLots(amounts, learned).flatMap((found): ProductRows[] => {
+      const { product, crops, usedKg } = found;
+      const [main] = crops;
+      const made = main ? { ...found, missing: missingFor(product.product, main, usedKg, all) } : found;
+      const rows = sizesOf(made).flatMap((jar): JarsRow[] => {
         const ways = waysToProcess(household, product, jar, pages);
         if (ways.tested.length === 0) return [];
         const method = firstWay(ways);
@@ -71,18 +81,23 @@ export function useJarsFrom(lots: readonly Lot[]): JarsFrom {
     });
     const measured = new Set(products.map(({ made }) => made.product.product));
     const crops = [...new Set(lots.map(({ crop }) => crop))];
-    const all = [...new Set(crops.flatMap((crop) => productsOf(crop)))];
+    const others = [...new Set(crops.flatMap((crop) => productsOf(crop)))].filter(
+      (row) => !measured.has(row.product) && testedMethods(row).length > 0,
+    );
+    const isCardless = (row: ProductRow) => row.productClass === 'spread' && row.hasFormula;
     return {
       products,
-      unmeasured: all.filter((row) => !measured.has(row.product) && testedMethods(row).length > 0),
+      unmeasured: others.filter((row) => !isCardless(row)),
+      cardless: others.filter(isCardless),
     };
-  }, [lots, household, pages, learned]);
+  }, [lots, all, household, pages, learned]);
 }
 
-/** By the pound quarts and pints, by a formula the jar it is printed for. */
-function sizesOf(product: ProductRow): readonly JarSize[] {
-  const printed = formulasOf(product.product).flatMap(({ yieldJar }) => JAR_SIZES.filter((jar) => jar === yieldJar));
-  return printed.length > 0 ? [...new Set(printed)] : BY_THE_POUND;
+/** By the pound quarts and pints, by a card the jar it is printed for. */
+function sizesOf({ product, crops, pots }: ProductFromLots): readonly JarSize[] {
+  const [main] = crops;
+  const printed = pots === undefined || !main ? undefined : cardForCrop(product.product, main)?.card.yields?.jar;
+  return printed ? [printed] : BY_THE_POUND;
 }
 
 function timeAt(

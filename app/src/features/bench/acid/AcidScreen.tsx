@@ -1,5 +1,5 @@
 import { countJars, isJarSize, JAR_SIZES, JARS } from '@hoddle/core/handbook/jars';
-import { type ProductClass } from '@hoddle/core/handbook/products';
+import { type ProductId } from '@hoddle/core/handbook/products';
 import { ML_PER_TBSP, ML_PER_TSP } from '@hoddle/core/measure/amount';
 import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
@@ -10,7 +10,7 @@ import { convertAmount } from '@hoddle/core/measure/convertAmount';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Choice } from '@/ui/Choice';
-import { hueOfCrop } from '@/ui/colours';
+import { hueOfProduct } from '@/ui/colours';
 import { FigureField } from '@/ui/FigureField';
 import { typedAfter } from '@/ui/Keypad';
 import { Spoons } from '@/ui/Spoons';
@@ -25,6 +25,12 @@ import { useRemembered } from '../instrument/useRemembered';
 import { JarChoice } from '../tested/JarChoice';
 
 const FIRST = { food: 'tomato', jar: 'quart', jars: '7', acid: 'bottled-lemon', mine: '' };
+/** A product of each food that takes acid by the jar; its card has the dose. */
+const FOODS: readonly { value: string; words: string; product: ProductId }[] = [
+  { value: 'tomato', words: 'tomatoes', product: 'tomatoes-crushed' },
+  { value: 'figs', words: 'figs', product: 'figs' },
+  { value: 'asian-pears', words: 'Asian pears', product: 'asian-pears' },
+];
 const ACID_WORDS: readonly { value: Acid; words: string }[] = [
   { value: 'bottled-lemon', words: 'bottled lemon' },
   { value: 'citric-acid', words: 'citric acid' },
@@ -37,14 +43,14 @@ export function AcidScreen() {
   const { values, change } = useRemembered('acid', FIRST);
   const [field, setField] = useState<'jars' | 'mine'>('jars');
   const jar = isJarSize(values.jar) ? values.jar : 'quart';
-  const food: ProductClass = values.food === 'tomato' ? 'tomato' : 'fruit-acidified';
+  const food = FOODS.find(({ value }) => value === values.food)?.product ?? 'tomatoes-crushed';
   const dose = acidDose(food, jar);
   const jars = readJars(values.jars);
   const mine = readAmount(values.mine, values.acid === 'citric-acid' ? 'tsp' : 'tbsp');
   const ml = mine.kind === 'amount' ? convertAmount(mine.amount, 'ml') : undefined;
   const check = ml?.kind === 'converted' ? checkDose(food, jar, values.acid as Acid, ml.value) : undefined;
   const count = jars.kind === 'count' ? jars.value : undefined;
-  const { hue, mark } = hueOfCrop(food === 'tomato' ? 'tomato-paste' : 'fig');
+  const { hue, mark } = hueOfProduct(food);
   if (!dose) return null;
   const lines = [
     {
@@ -52,7 +58,9 @@ export function AcidScreen() {
       each: `${printFraction(dose.bottledLemonJuiceTbsp)} Tbsp`,
       ml: dose.bottledLemonJuiceTbsp * ML_PER_TBSP,
     },
-    { acid: 'citric acid', each: `${printFraction(dose.citricAcidTsp)} tsp`, ml: dose.citricAcidTsp * ML_PER_TSP },
+    ...(dose.citricAcidTsp === undefined
+      ? []
+      : [{ acid: 'citric acid', each: `${printFraction(dose.citricAcidTsp)} tsp`, ml: dose.citricAcidTsp * ML_PER_TSP }]),
     ...(dose.vinegarTbsp === undefined
       ? []
       : [
@@ -71,17 +79,17 @@ export function AcidScreen() {
     <Instrument
       title="Acid"
       note="Into each jar, before the food"
-      glance={`${lines[0]?.each} lemon juice or ${lines[1]?.each} citric acid a ${JARS[jar].one}`}
+      glance={`${lines
+        .slice(0, 2)
+        .map(({ each, acid }) => `${each} ${acid.replace('bottled ', '')}`)
+        .join(' or ')} a ${JARS[jar].one}`}
       onKey={(key) => change({ [field]: typedAfter(values[field], key) })}
     >
       <Choice
         label="Food"
-        value={values.food as 'tomato' | 'figs'}
+        value={values.food}
         onChoose={(value) => change({ food: value })}
-        options={[
-          { value: 'tomato', words: 'tomatoes' },
-          { value: 'figs', words: 'figs, Asian pears' },
-        ]}
+        options={FOODS.map(({ value, words }) => ({ value, words }))}
       />
       <JarChoice
         sizes={JAR_SIZES.slice(1, 6)}

@@ -1,12 +1,18 @@
-import { countJars, isJarSize, JAR_SIZES, type JARS } from '@hoddle/core/handbook/jars';
+import { countJars, isJarSize, JAR_SIZES, type JarSize } from '@hoddle/core/handbook/jars';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { ML_PER_CUP } from '@hoddle/core/measure/amount';
+import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { brinesOf, mixBrine, testedWaterPerVinegar } from '@hoddle/core/process/brine';
-import { brineFor, cupsOf } from '@hoddle/core/supplies/brineFor';
+import { recipesOf } from '@hoddle/core/recipe/cardColumns';
+import { type AmountLine, recipeFor } from '@hoddle/core/recipe/recipeFor';
+import { learnedLiquid } from '@hoddle/core/supplies/learnedLiquid';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { amountWordsOf } from '@/features/recipe/amountLines';
+import { useHousehold } from '@/store/useHousehold';
+import { useUnits } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';
 import { hueOfProduct } from '@/ui/colours';
 import { FigureField } from '@/ui/FigureField';
@@ -235,6 +241,7 @@ function proportionWords(waterPerVinegar: number): string {
   return waterPerVinegar === 0 ? 'vinegar and no water' : `${printFraction(waterPerVinegar)} of water to 1 of vinegar`;
 }
 
+/** What these jars will likely take of their covering liquid, what to make, and whether the mix goes round. */
 function GoesRound({
   product,
   jar,
@@ -242,27 +249,46 @@ function GoesRound({
   totalMl,
 }: {
   product: ProductRow;
-  jar: keyof typeof JARS;
+  jar: JarSize;
   jars: number;
   totalMl: number;
 }) {
-  const need = brineFor(product, jar, jars);
-  if (!need) return <Words>How much brine its jars take is not published.</Words>;
-  const left = totalMl - (need.vinegarMl + need.waterMl);
-  const litres = (ml: number) => `${Math.round(ml / 100) / 10} litres`;
+  const units = useUnits();
+  const { batchRecords } = useHousehold();
+  const card = recipesOf(product.product).find((each) => recipeFor(each, { jars: [{ jar, count: 1 }] }).covering);
+  if (!card) {
+    return <Words>It is not packed under a covering brine: its vinegar goes into the pot with the food.</Words>;
+  }
+  const liquid = learnedLiquid(card, batchRecords);
+  const { covering } = recipeFor(card, { jars: [{ jar, count: jars }], ...(liquid && { learnedLiquid: liquid }) });
+  if (!covering) return null;
+  const { lines, makeMl, likelyMl } = covering;
+  const most = Math.max(0, likelyMl.p90 - totalMl);
+  // The same mix again, for as many jars as the rest of it would leave dry.
+  const dry = Math.min(jars, Math.ceil((most / Math.max(1, likelyMl.p90)) * jars - 1e-9));
+  const again = dry > 0 ? recipeFor(card, { jars: [{ jar, count: dry }] }).covering : undefined;
+  const mixWords = (of: readonly AmountLine[]) =>
+    of.map((line) => amountWordsOf(line, units, 'all')).map(({ amount, item }) => `${amount} ${item}`).join(', ');
   return (
-    <Words>
-      {countJars(jars, jar)} take <Words weight={800}>{printFraction(cupsOf(need.vinegarMl))} cups vinegar</Words>
-      {need.waterMl > 0 ? (
-        <Words>
-          {' '}
-          and <Words weight={800}>{printFraction(cupsOf(need.waterMl))} cups water</Words>
+    <View className="gap-2">
+      <Words>
+        {countJars(jars, jar)} likely take <Words weight={800}>{printMeasures(likelyMl.p10)}</Words> to{' '}
+        <Words weight={800}>{printMeasures(likelyMl.p90)}</Words>. To be sure make {printMeasures(makeMl)}: {mixWords(lines)}.
+      </Words>
+      {again ? (
+        <Words weight={700}>
+          It may run short. The same mix for {countJars(dry, jar)} still dry: {mixWords(again.lines)}.
         </Words>
-      ) : null}
-      , {litres(need.totalMl)} with its sugar.{' '}
-      {left >= 0
-        ? `${printFraction(cupsOf(left), 4)} cups are left over: good for the next jars of the same brine.`
-        : `${printFraction(cupsOf(-left), 4)} cups are missing: it will not go round.`}
-    </Words>
+      ) : (
+        <Words>
+          About {printMeasures(Math.max(0, totalMl - likelyMl.p50))} will be left. Clean, it keeps in the refrigerator for
+          the next jars of the same recipe; what has touched food is for the kitchen, never for jars.
+        </Words>
+      )}
+    </View>
   );
+}
+
+function cupsOf(ml: number): number {
+  return ml / ML_PER_CUP;
 }

@@ -1,5 +1,5 @@
+import { cardsOf } from '@hoddle/core/handbook/cards';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
-import { formulasOf } from '@hoddle/core/handbook/recipes';
 import { ML_PER_CUP } from '@hoddle/core/measure/amount';
 import { brinesOf } from '@hoddle/core/process/brine';
 import { type ChangeId, mayChange } from '@hoddle/core/recipe/change';
@@ -18,7 +18,7 @@ import { ChooseProduct } from '../instrument/ChooseProduct';
 import { useRemembered } from '../instrument/useRemembered';
 import { usualJar } from '../tested/useTestedQuestion';
 import { askedChanges } from './askedChanges';
-import { BatchLines, changesOfLines, firstFormulaLines } from './BatchLines';
+import { BatchLines, changesOfLines, recipeLines } from './BatchLines';
 import { CHANGE_WORDS, VERDICT_WORDS } from './changeWords';
 import { Vessels } from './Vessels';
 
@@ -57,8 +57,8 @@ function Change({ product }: { product: ProductRow }) {
 
 /** The batch as it was last written, remembered by product. */
 function useWritten(product: ProductRow) {
-  const { values, change } = useRemembered(`batch of ${product.product}`, { typed: firstFormulaLines(product) });
-  const spoilt = changesOfLines(product, values.typed).some(({ verdict }) => verdict === 'never');
+  const { values, change } = useRemembered(`batch of ${product.product}`, { typed: recipeLines(product) });
+  const spoilt = changesOfLines(product, values.typed).verdicts.some(({ verdict }) => verdict === 'never');
   return { typed: values.typed, spoilt, type: (typed: string) => change({ typed }) };
 }
 
@@ -132,7 +132,7 @@ function VerdictPlate({ product, change }: { product: ProductRow; change: Change
           }
         />
       )}
-      {formulasOf(product.product).length === 0 && (
+      {cardsOf(product.product).length === 0 && (
         <Words size="label" tone="ink-2">
           It has no formula of its own: the food alone, with salt, sugar or acid as its page says.
         </Words>

@@ -1,7 +1,7 @@
+import { cardsOf } from '@hoddle/core/handbook/cards';
+import { type Role } from '@hoddle/core/handbook/cards/card';
 import { type ProductRow } from '@hoddle/core/handbook/products';
-import { formulasOf } from '@hoddle/core/handbook/recipes';
 import { type ChangeId } from '@hoddle/core/recipe/change';
-import { readFormula, type Role } from '@hoddle/core/handbook/formula';
 
 /** Asked of everything, whatever it is made of. */
 const OF_ALL: readonly ChangeId[] = ['oil', 'thickener', 'bigger-jar', 'smaller-jar', 'dry-spices', 'merged'];
@@ -18,10 +18,10 @@ const OF_ROLE: readonly (readonly [Role, readonly ChangeId[]])[] = [
 
 /** The changes a cook may ask of a product, by keys: what is in its formula first, then what is asked of everything. */
 export function askedChanges(product: ProductRow): ChangeId[] {
-  const ingredients = formulasOf(product.product).flatMap(({ mainInputs }) => readFormula(mainInputs).ingredients);
+  const ingredients = cardsOf(product.product).flatMap((card) => card.ingredients);
   const roles = new Set(ingredients.map(({ role }) => role));
   const own = OF_ROLE.filter(([role]) => roles.has(role)).flatMap(([, changes]) => changes);
-  const peppers: ChangeId[] = ingredients.some(({ role, food }) => role === 'low-acid' && /pepper|chile/.test(food))
+  const peppers: ChangeId[] = ingredients.some(({ crops }) => crops.some((crop) => crop === 'pepper-hot' || crop === 'pepper-sweet'))
     ? ['swap-peppers']
     : [];
   const acid: ChangeId[] = product.productClass === 'tomato' ? ['less-acid', 'more-low-acid'] : [];

@@ -4,11 +4,15 @@ export const CHANGE_WORDS: Readonly<Record<ChangeId, string>> = {
   'other-vinegar': 'Other vinegar',
   'less-salt': 'Less salt',
   'less-sugar': 'Less sugar',
+  'more-salt': 'More salt',
+  'more-sugar': 'More sugar',
+  'more-acid': 'More vinegar or lemon',
+  'stronger-vinegar': 'Vinegar over 5 %',
   'dry-spices': 'Dry spices',
   'swap-peppers': 'Other peppers',
-  'less-low-acid': 'Less onion',
+  'less-low-acid': 'Less of a vegetable',
   'smaller-jar': 'Smaller jar',
-  'more-low-acid': 'More onion',
+  'more-low-acid': 'More vegetables',
   'less-acid': 'Less vinegar or lemon',
   'weaker-vinegar': 'Vinegar under 5 %',
   'home-made-vinegar': 'Home-made vinegar',
@@ -23,6 +27,8 @@ export const CHANGE_WORDS: Readonly<Record<ChangeId, string>> = {
   'other-pectin': 'Other pectin',
   'new-ingredient': 'Something new in it',
   'other-proportion': 'Other proportions',
+  'other-preparation': 'Prepared another way',
+  unread: 'Not understood',
 };
 
 export const VERDICT_WORDS = { allowed: 'Allowed', 'within-limits': 'Allowed within limits', never: 'Never' } as const;

@@ -1,31 +1,36 @@
+import { type Card } from '@hoddle/core/handbook/cards/card';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
-import { formulasOf, type RecipeRow } from '@hoddle/core/handbook/recipes';
 import { ML_PER_CUP } from '@hoddle/core/measure/amount';
 import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { printSpan } from '@hoddle/core/measure/span';
-import { inKitchenFractions, readFormula } from '@hoddle/core/handbook/formula';
+import { recipesOf } from '@hoddle/core/recipe/cardColumns';
+import { measuredPart } from '@hoddle/core/recipe/cardCrops';
+import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { type Gate, measureGate, potCups } from '@hoddle/core/supplies/measureGate';
-import { measuredIngredient } from '@hoddle/core/handbook/measuredIngredient';
 import { View } from 'react-native';
+import { RecipeSheet } from '@/features/recipe/RecipeSheet';
+import { sheetOf } from '@/features/recipe/sheetOf';
+import { useUnits } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';
 import { FigureField } from '@/ui/FigureField';
 import { typedAfter } from '@/ui/Keypad';
 import { Words } from '@/ui/Words';
+import { amountWordsOf } from '@/features/recipe/amountLines';
 import { AnswerPlate } from '../instrument/AnswerPlate';
+import { CitedLine } from '../instrument/CitedLine';
 import { Instrument } from '../instrument/Instrument';
 import { OneOf } from '../instrument/OneOf';
 import { readMeasure } from '../instrument/readCount';
 import { Slip } from '../instrument/Slip';
 import { useRemembered } from '../instrument/useRemembered';
-import { ingredientWords } from './ingredientWords';
 import { PotWithRule } from './PotWithRule';
 
 /** The measure gate: the cups that were really got, and everything else of the formula worked out for them. */
 export function ScaleScreen({ product: id }: { product: string }) {
   const product = findProduct(id);
-  const formulas = product ? formulasOf(product.product).filter((formula) => measuredIngredient(formula)) : [];
-  if (!product || formulas.length === 0) {
+  const cards = product ? recipesOf(product.product).filter((card) => measuredPart(card)) : [];
+  if (!product || cards.length === 0) {
     return (
       <Instrument title="Scale a batch" note={product?.name} backTo="/bench/scale">
         <Words>
@@ -34,24 +39,24 @@ export function ScaleScreen({ product: id }: { product: string }) {
       </Instrument>
     );
   }
-  return <Scale product={product} formulas={formulas} />;
+  return <Scale product={product} cards={cards} />;
 }
 
-function Scale({ product, formulas }: { product: ProductRow; formulas: readonly RecipeRow[] }) {
+function Scale({ product, cards }: { product: ProductRow; cards: readonly Card[] }) {
   const { values, change } = useRemembered(`scale ${product.product}`, {
-    formula: '0',
+    card: '',
     way: 'got',
     got: '',
     times: '2',
   });
-  const formula = formulas[Number(values.formula)] ?? formulas[0];
-  const main = formula && measuredIngredient(formula);
+  const card = cards.find((each) => each.card === values.card) ?? cards[0];
+  const main = card && measuredPart(card);
   const field = values.way === 'times' ? 'times' : 'got';
   const unitWords = main?.unit === 'lb' ? 'lb' : 'cups';
   const typed = readMeasure(values[field], field === 'times' ? 'batches' : unitWords, 400);
-  if (!formula || !main) return null;
+  if (!card || !main) return null;
   const measured = typed.kind === 'count' ? typed.value * (field === 'times' ? main.perBatch : 1) : 0;
-  const gate = measured > 0 ? measureGate(product, formula, measured) : undefined;
+  const gate = measured > 0 ? measureGate(card, measured) : undefined;
   return (
     <Instrument
       title="Scale a batch"
@@ -60,12 +65,12 @@ function Scale({ product, formulas }: { product: ProductRow; formulas: readonly 
       glance={gate && glanceOf(gate)}
       onKey={(key) => change({ [field]: typedAfter(values[field], key) })}
     >
-      {formulas.length > 1 && (
+      {cards.length > 1 && (
         <OneOf
-          label="Formula"
-          options={formulas.map((one, i) => ({ value: String(i), words: kindWords(one, i) }))}
-          value={values.formula}
-          onChoose={(next) => change({ formula: next })}
+          label="Recipe"
+          options={cards.map((each) => ({ value: each.card, words: kindWords(each) }))}
+          value={card.card}
+          onChoose={(next) => change({ card: next })}
         />
       )}
       <Choice
@@ -78,11 +83,15 @@ function Scale({ product, formulas }: { product: ProductRow; formulas: readonly 
         ]}
       />
       <Words>
-        One batch takes <Words weight={700}>{inKitchenFractions(main.ingredient.text)}</Words>.
+        One batch takes{' '}
+        <Words weight={700}>
+          {inUnit(main.perBatch, main.unit)} {main.words}
+        </Words>
+        .
       </Words>
       <View className="flex-row">
         <FigureField
-          label={field === 'times' ? 'Batches' : main.ingredient.food}
+          label={field === 'times' ? 'Batches' : main.words}
           typed={values[field]}
           unitWords={field === 'times' ? 'times' : unitWords}
           active
@@ -93,40 +102,44 @@ function Scale({ product, formulas }: { product: ProductRow; formulas: readonly 
         />
       </View>
       {typed.kind === 'slip' && <Slip sentence={typed.sentence} />}
-      {gate && <GateAnswer gate={gate} product={product} formula={formula} unit={main.unit} />}
+      {gate && <GateAnswer gate={gate} product={product} card={card} />}
     </Instrument>
   );
 }
 
 function glanceOf(gate: Gate): string {
   if (gate.kind === 'wait') return 'Not enough for a batch: wait';
-  const { batches, factor, jars } = gate;
-  const pots =
-    batches === 1
-      ? `${printFraction(factor)} of the formula`
-      : `${batches} pots, ${printFraction(factor)} of the formula each`;
-  return jars ? `${pots}: ${printSpan(jars)} jars` : pots;
+  const { pots, factor, jars } = gate;
+  const said =
+    pots === 1
+      ? `${printFraction(factor)} of the recipe`
+      : `${pots} pots, ${printFraction(factor)} of the recipe each`;
+  return jars ? `${said}: ${printSpan(jars)} jars` : said;
 }
 
-function kindWords({ mainInputs }: RecipeRow, i: number): string {
-  return (readFormula(mainInputs).kind || `formula ${i + 1}`).replace(/^./, (letter) => letter.toUpperCase());
+function kindWords({ product, card, kind }: Card): string {
+  const words = kind === '' ? recipeName({ product, recipe: card }) : kind;
+  return words.replace(/^./, (letter) => letter.toUpperCase());
+}
+
+function inUnit(amount: number, unit: 'cup' | 'lb'): string {
+  return unit === 'lb' ? `${printFraction(amount, 4)} lb` : printMeasures(amount * ML_PER_CUP);
 }
 
 interface GateAnswerProps {
   gate: Gate;
   product: ProductRow;
-  formula: RecipeRow;
-  unit: 'cup' | 'lb';
+  card: Card;
 }
 
-function GateAnswer({ gate, product, formula, unit }: GateAnswerProps) {
-  const inWords = (amount: number) =>
-    unit === 'lb' ? `${printFraction(amount, 4)} lb` : printMeasures(amount * ML_PER_CUP);
+function GateAnswer({ gate, product, card }: GateAnswerProps) {
+  const units = useUnits();
+  const { unit } = gate.measured;
   if (gate.kind === 'wait') {
     return (
-      <AnswerPlate text={`Not enough for a batch: ${inWords(gate.missing)} missing.`}>
+      <AnswerPlate text={`Not enough for a batch: ${inUnit(gate.missing, unit)} missing.`}>
         <Words size="head" weight={800}>
-          Wait: {inWords(gate.missing)} missing
+          Wait: {inUnit(gate.missing, unit)} missing
         </Words>
         <Words>
           A box of pectin sets one whole batch. Freeze what is there until there is enough, or make jam without added
@@ -135,36 +148,35 @@ function GateAnswer({ gate, product, formula, unit }: GateAnswerProps) {
       </AnswerPlate>
     );
   }
-  const { batches, factor, ingredients, jars, left } = gate;
-  const pot = Math.ceil(potCups(product, ingredients) / 4);
-  const lines = ingredients.map(ingredientWords);
-  const each = batches === 1 ? 'Into the pot' : `Into each of ${batches} pots`;
+  const { pots, factor, amounts, jars, left } = gate;
+  const pot = Math.ceil(potCups(amounts) / 4);
+  const told = amounts.lines.map((line) => {
+    const { amount, item } = amountWordsOf(line, units, 'all');
+    return `${amount} ${item}${line.line.then === 'drained' ? ', poured off' : ''}`;
+  });
+  const jar = card.yields?.jar ?? 'quart';
   return (
-    <AnswerPlate text={`${product.name}, ${each.toLowerCase()}: ${lines.join('; ')}.`}>
+    <AnswerPlate text={`${recipeName({ product: product.product, recipe: card.card })}: ${told.join('; ')}.`}>
       <View className="flex-row items-start gap-4">
-        <PotWithRule fill={factor} batches={batches} />
+        <PotWithRule fill={factor} batches={pots} />
         <View className="flex-1 gap-1">
           <Words size="lead" weight={700}>
-            {each}
+            {pots === 1 ? `${printFraction(factor)} of the recipe` : `${pots} pots, ${printFraction(factor)} in each`}
           </Words>
-          {lines.map((line) => (
-            <Words key={line}>{line}</Words>
-          ))}
+          {jars && (
+            <Words>
+              Gives <Words weight={800}>{printSpan(jars)}</Words> {jar} jars{pots > 1 ? ' in all' : ''}.
+            </Words>
+          )}
+          <Words>
+            A pot of {pot} quarts at its fullest{product.productClass === 'spread' ? ', since jam climbs as it boils' : ''}.
+            {pots > 1 ? ' Side by side, never in one pot.' : ''}
+          </Words>
         </View>
       </View>
-      {jars && (
-        <Words>
-          Gives <Words weight={800}>{printSpan(jars)}</Words> {formula.yieldJar} jars{batches > 1 ? ' in all' : ''}.
-        </Words>
-      )}
-      <Words>
-        A pot of {pot} quarts at its fullest{product.productClass === 'spread' ? ', since jam climbs as it boils' : ''}.
-        {batches > 1 ? ' Side by side, never in one pot.' : ''}
-      </Words>
-      {left > 0.02 && <Words>{inWords(left)} stay over for another day.</Words>}
-      <Words size="label" tone="ink-2">
-        {formula.source}, as recalled.
-      </Words>
+      <RecipeSheet content={sheetOf(amounts)} jar={jar} />
+      {left > 0.02 && <Words>{inUnit(left, unit)} stay over for another day.</Words>}
+      <CitedLine card={card} />
     </AnswerPlate>
   );
 }

@@ -1,37 +1,39 @@
+import { cardsOf } from '@hoddle/core/handbook/cards';
 import { type ProductRow } from '@hoddle/core/handbook/products';
-import { formulasOf } from '@hoddle/core/handbook/recipes';
-import { inKitchenFractions, readFormula } from '@hoddle/core/handbook/formula';
+import { lineWords } from '@hoddle/core/recipe/cardWords';
 import { printSpan } from '@hoddle/core/measure/span';
 import { View } from 'react-native';
 import { Heading, Words } from '@/ui/Words';
 
-/** The published formulas a product's time was tested with, ingredient by ingredient, and what a batch of each gives. */
+/** The published recipes a product's time was tested with, one batch as printed: what goes in, what is poured off, what it gives. */
 export function FormulaPart({ product }: { product: ProductRow }) {
-  const formulas = formulasOf(product.product);
-  if (formulas.length === 0) return null;
+  const cards = cardsOf(product.product);
+  if (cards.length === 0) return null;
   return (
     <View className="gap-3">
-      <Heading>{formulas.length === 1 ? 'The formula' : `One of ${formulas.length} formulas`}</Heading>
-      {formulas.map(({ mainInputs, yields, yieldJar }) => {
-        const { kind, ingredients } = readFormula(mainInputs);
-        return (
-          <View key={mainInputs}>
-            {kind !== '' && <Words weight={700}>{kind.replace(/^./, (letter) => letter.toUpperCase())}</Words>}
-            <View role="list" aria-label={kind === '' ? 'Ingredients' : `Ingredients, ${kind}`}>
-              {ingredients.map(({ text }) => (
-                <View key={text} role="listitem" className="border-l-4 border-hair pl-3">
-                  <Words>{inKitchenFractions(text)}</Words>
-                </View>
-              ))}
-            </View>
-            {yields && (
-              <Words tone="ink-2">
-                Gives {printSpan(yields)} {yieldJar} jars.
-              </Words>
-            )}
+      <Heading>{cards.length === 1 ? 'The recipe, one batch as printed' : `One of ${cards.length} recipes`}</Heading>
+      {cards.map(({ card, kind, ingredients, yields, caution }) => (
+        <View key={card}>
+          {kind !== '' && <Words weight={700}>{kind.replace(/^./, (letter) => letter.toUpperCase())}</Words>}
+          <View role="list" aria-label={kind === '' ? 'Ingredients' : `Ingredients, ${kind}`}>
+            {ingredients.map((line) => (
+              <View key={line.item + line.into} role="listitem" className="border-l-4 border-hair pl-3">
+                <Words>
+                  {lineWords(line)}
+                  {line.then === 'drained' && <Words tone="ink-2">, poured off</Words>}
+                  {line.then === 'taken-out' && <Words tone="ink-2">, fished out</Words>}
+                </Words>
+              </View>
+            ))}
           </View>
-        );
-      })}
+          {yields && (
+            <Words tone="ink-2">
+              Gives {printSpan(yields)} {yields.jar} jars.
+            </Words>
+          )}
+          {caution !== undefined && <Words weight={600}>{caution}</Words>}
+        </View>
+      ))}
       <Words tone="ink-2">
         {product.productClass === 'spread'
           ? 'Dry spices are fine. Another kind of pectin, less sugar or a doubled batch is another jam, which was not tested.'

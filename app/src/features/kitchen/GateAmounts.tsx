@@ -1,0 +1,54 @@
+import { printFraction } from '@hoddle/core/measure/fraction';
+import { type Gate } from '@hoddle/core/supplies/measureGate';
+import { View } from 'react-native';
+import { useUnits } from '@/store/useUnits';
+import { Words } from '@/ui/Words';
+import { amountWordsOf } from '@/features/recipe/amountLines';
+
+interface GateAmountsProps {
+  gate: Extract<Gate, { kind: 'make' }>;
+  /** "8 half-pints". */
+  jars: string;
+  planned: number;
+  unit: string;
+}
+
+/** What goes into each pot for what was measured, what is poured off apart, and how many jars it gives. */
+export function GateAmounts({ gate, jars, planned, unit }: GateAmountsProps) {
+  const units = useUnits();
+  const { amounts, pots, left } = gate;
+  const inPot = amounts.lines.filter(({ line }) => line.then !== 'drained');
+  const drained = amounts.lines.filter(({ line }) => line.then === 'drained');
+  return (
+    <View role="status" className="gap-1">
+      <Words size="lead" weight={700} tone="milk">
+        {pots === 1 ? 'Into the pot' : `Into each of ${pots} pots, side by side`}
+      </Words>
+      {inPot.map((line) => {
+        const { key, amount, item } = amountWordsOf(line, units, 'pot');
+        return (
+          <Words key={key} size="lead" tone="milk">
+            <Words size="lead" weight={800} tone="milk">
+              {amount}
+            </Words>{' '}
+            {item}
+            {line.perJar ? ', in every jar' : ''}
+          </Words>
+        );
+      })}
+      {drained.length > 0 && (
+        <Words size="lead" tone="milk-2">
+          Poured off, in no pot: {drained.map(({ line }) => line.item).join(', ')}.
+        </Words>
+      )}
+      <Words size="lead" weight={700} tone="milk">
+        Gives {jars}; {planned} were planned.
+      </Words>
+      {left > 0.02 && (
+        <Words size="lead" tone="milk-2">
+          {printFraction(left, 4)} {unit} stay over: they go into the refrigerator, on hand for another day.
+        </Words>
+      )}
+    </View>
+  );
+}

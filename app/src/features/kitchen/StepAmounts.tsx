@@ -1,0 +1,118 @@
+import Check from 'lucide-react-native/icons/check';
+import { type DayTask } from '@hoddle/core/day/dayProblem';
+import { type Batch } from '@hoddle/core/day/batch';
+import { JARS } from '@hoddle/core/handbook/jars';
+import { type AmountLine } from '@hoddle/core/recipe/recipeFor';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { type AmountWords, amountWordsOf } from '@/features/recipe/amountLines';
+import { linesOfStep, produceOfStep } from '@/features/recipe/stepGroups';
+import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
+import { useUnits } from '@/store/useUnits';
+import { COLOURS } from '@/ui/colours';
+import { Words } from '@/ui/Words';
+
+interface StepAmountsProps {
+  task: DayTask;
+  batch: Batch | undefined;
+}
+
+/** What goes in at this step, large, for this pot: tapped when it is in; pot after pot where there are several. */
+export function StepAmounts({ task, batch }: StepAmountsProps) {
+  const units = useUnits();
+  const amounts = useBatchAmounts(batch);
+  const [pot, setPot] = useState(0);
+  const [ticked, setTicked] = useState<readonly string[]>([]);
+  if (!amounts || !batch || task.entry === undefined) return null;
+  const load = amounts.loads.find(({ loadId }) => loadId === task.loadId);
+  const lines = load?.amounts.lines ?? amounts.lines;
+  const goesIn = linesOfStep(lines, task.entry);
+  // Peels and stones are cut off of what is weighed here: it is told, not measured in.
+  const shown = goesIn.length > 0 ? goesIn : produceOfStep(lines, amounts.card, task.entry);
+  if (shown.length === 0) return null;
+  const inPots = goesIn.filter(({ line, perJar, each }) => !perJar && each && line.then !== 'drained');
+  const pots = inPots.length > 0 ? (load?.amounts.pots ?? amounts.pots) : 1;
+  const first = load?.firstPot ?? 1;
+  const isInPots = pots > 1;
+  const flip = (key: string) =>
+    setTicked((before) => (before.includes(key) ? before.filter((other) => other !== key) : [...before, key]));
+  return (
+    <View className="gap-1">
+      {isInPots && (
+        <View className="flex-row items-center gap-3">
+          <Words size="lead" weight={800} tone="milk" className="flex-1">
+            Pot {first + pot} of {amounts.pots}
+          </Words>
+          <Pressable
+            role="button"
+            onPress={() => {
+              setPot((pot + 1) % pots);
+              setTicked([]);
+            }}
+            className="min-h-[56px] justify-center rounded-pot border-2 border-milk px-4"
+          >
+            <Words size="lead" weight={700} tone="milk">
+              {pot + 1 < pots ? 'Next pot' : 'First pot again'}
+            </Words>
+          </Pressable>
+        </View>
+      )}
+      {shown.map((line) => {
+        const words = amountWordsOf(line, units, isInPots ? 'pot' : 'all');
+        return (
+          <InRow
+            key={words.key}
+            words={words}
+            note={noteOf(line, JARS[batch.jar].one)}
+            ticked={ticked.includes(words.key)}
+            onPress={() => flip(words.key)}
+          />
+        );
+      })}
+    </View>
+  );
+}
+
+function noteOf({ line, perJar }: AmountLine, jar: string): string {
+  if (perJar) return `in every ${jar}`;
+  if (line.then === 'drained') return 'poured off again';
+  return line.then === 'taken-out' ? 'fished out again' : '';
+}
+
+interface InRowProps {
+  words: AmountWords;
+  note: string;
+  ticked: boolean;
+  onPress: () => void;
+}
+
+/** One ingredient, to be read from two feet away and ticked with a wet finger. */
+function InRow({ words: { amount, item, beside }, note, ticked, onPress }: InRowProps) {
+  const more = [note, beside].filter(Boolean).join('; ');
+  return (
+    <Pressable
+      role="checkbox"
+      aria-checked={ticked}
+      aria-label={`${amount} ${item}${more === '' ? '' : `, ${more}`}: in`}
+      onPress={onPress}
+      className="min-h-[56px] flex-row items-center gap-3 border-t border-granite-line py-1"
+    >
+      <View className="h-[32px] w-[32px] items-center justify-center rounded-chip border-2 border-milk">
+        {ticked && <Check size={24} strokeWidth={3.4} color={COLOURS.milk} />}
+      </View>
+      <View className="flex-1">
+        <Words size="lead" tone={ticked ? 'milk-2' : 'milk'}>
+          <Words weight={800} tone={ticked ? 'milk-2' : 'milk'} style={{ fontSize: 27, lineHeight: 32 }}>
+            {amount}
+          </Words>{' '}
+          {item}
+        </Words>
+        {more !== '' && (
+          <Words tone="milk-2" size="body">
+            {more}
+          </Words>
+        )}
+      </View>
+    </Pressable>
+  );
+}

@@ -1,0 +1,33 @@
+import { type AmountLine } from '@hoddle/core/recipe/recipeFor';
+import { measureWords } from '@hoddle/core/recipe/kitchenMeasure';
+import { JARS } from '@hoddle/core/handbook/jars';
+import { type Units } from '@/ui/amountWords';
+
+/** One amount in words: how much, of what, and what is said beside it. */
+export interface AmountWords {
+  readonly key: string;
+  readonly amount: string;
+  readonly item: string;
+  /** How it is cut, that it may be left out, what may be taken instead. */
+  readonly beside: string;
+}
+
+/**
+ * The words of a line, in the household's units.
+ *
+ * @param of what one pot takes, what all take together, or what goes into each jar
+ */
+export function amountWordsOf(line: AmountLine, units: Units, of: 'pot' | 'all'): AmountWords {
+  const { line: own, all, each, perJar, instead } = line;
+  const words = (measure: AmountLine['all']) => measureWords(measure, units, own.role);
+  const others = instead.map((other) => {
+    const dose = other.perJar?.[0]?.dose ?? (of === 'pot' ? (other.each ?? other.all) : other.all);
+    return `or ${measureWords(dose, units, other.line.role)} ${other.line.item}`;
+  });
+  const amount = perJar
+    ? [...new Set(perJar.map(({ jar, dose }) => (perJar.length > 1 ? `${words(dose)} a ${JARS[jar].one}` : words(dose))))].join(', ')
+    : words(of === 'pot' ? (each ?? all) : all);
+  const as = own.as === undefined ? [] : [own.as];
+  const beside = [...as, ...(own.prep === undefined ? [] : [own.prep]), ...(own.optional ? ['may be left out'] : []), ...others];
+  return { key: own.item + own.into, amount, item: own.item, beside: beside.join('; ') };
+}

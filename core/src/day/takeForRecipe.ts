@@ -1,0 +1,73 @@
+import { type CropId } from '../handbook/crops';
+import { type JarSize, quartsPerJar } from '../handbook/jars';
+import { type ProduceId } from '../handbook/produce';
+import { type ProductId, productRow } from '../handbook/products';
+import { type Lot } from '../harvest/onHand';
+import { type PickUse } from '../harvest/pick';
+import { takeForBatch } from '../harvest/takeForBatch';
+import { quartsPerPot } from '../recipe/cardColumns';
+import { cardForCrop, type CropCard, quartsOfBatch } from '../yields/cardForCrop';
+import { massForJarsKg } from '../yields/estimateJars';
+import { type MissingProduce, missingFor, otherNeeds } from '../yields/otherCrops';
+import { type LearnedYields } from '../yields/yieldModel';
+
+export interface RecipeWish {
+  readonly product: ProductId;
+  readonly crop: ProduceId;
+  readonly jar: JarSize;
+  /** Full jars wanted, above 0. */
+  readonly jars: number;
+  /** Of the main crop, those meant. */
+  readonly mainLots: readonly Lot[];
+  /** All there is: the other crops are found among them. */
+  readonly lots: readonly Lot[];
+  readonly learned?: LearnedYields;
+}
+
+export interface TakenForRecipe {
+  readonly uses: readonly PickUse[];
+  /** Of the main crop. */
+  readonly mainKg: number;
+  readonly missing: readonly MissingProduce[];
+}
+
+/**
+ * The produce that is set apart for jars of a recipe: of its main crop as much as is surely enough, but never more than the
+ * pots take that its page fills such jars from; of every other crop of its card what these pots take, or what there is.
+ *
+ * @throws RangeError where no yield is published for the product from this crop
+ */
+export function takeForRecipe({ product, crop, jar, jars, mainLots, lots, learned }: RecipeWish): TakenForRecipe {
+  const { sureKg, likelyKg } = massForJarsKg(crop, product, jar, jars, { ...(learned && { learned }) });
+  const card = cardForCrop(product, crop);
+  const own = mainLots.filter((lot) => isState(lot, card?.green ?? false));
+  const most = card ? mostForPots(card, jars * quartsPerJar(jar), sureKg / likelyKg) : Infinity;
+  const main = takeForBatch(own, Math.min(sureKg, most));
+  const mainKg = sum(main);
+  if (!card) return { uses: main, mainKg, missing: [] };
+  const there = (of: CropId) =>
+    lots.filter((lot) => lot.crop === of).reduce((all, { massKg }) => all + massKg, 0);
+  const others = otherNeeds(card, mainKg / card.main.kgPerBatch, there).flatMap((need) => {
+    const green = need.needs.some(({ line }) => line.state === 'green');
+    const fitting = lots.filter((lot) => lot.crop === need.crop && isState(lot, green));
+    return need.kg === undefined || need.crop === crop ? [] : takeForBatch(fitting, need.kg);
+  });
+  return { uses: [...main, ...others], mainKg, missing: missingFor(product, crop, mainKg, lots) };
+}
+
+function isState({ ripeness }: Lot, green: boolean): boolean {
+  return (ripeness === 'green') === green;
+}
+
+/** Kilograms of the main crop in as many pots as these jars are filled from, where a pot may not be doubled. */
+function mostForPots(card: CropCard, quarts: number, off: number): number {
+  if (productRow(card.card.product).mayDouble) return Infinity;
+  const most = quartsPerPot(card.card) ?? quartsOfBatch(card).high;
+  const pots = Math.max(1, Math.ceil(quarts / most - 1e-6));
+  // Trimming decides how many cups a pound gives; what is weighed whole goes in by its weight.
+  return pots * card.main.kgPerBatch * (card.byCups ? Math.max(1, off) : 1);
+}
+
+function sum(uses: readonly PickUse[]): number {
+  return uses.reduce((all, { massKg }) => all + massKg, 0);
+}

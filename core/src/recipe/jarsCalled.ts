@@ -1,0 +1,48 @@
+import { cardsOf } from '../handbook/cards';
+import { CROP_IDS, type CropId, isCrop } from '../handbook/crops';
+import { type ProductId, PRODUCTS } from '../handbook/products';
+import { productCalled } from '../handbook/searchProducts';
+import { mainLine } from './cardCrops';
+import { recipeName } from './recipeName';
+
+/** What jars with a name are. */
+export interface CalledJars {
+  readonly product: ProductId;
+  readonly recipe?: string;
+  readonly crop?: CropId;
+}
+
+let names: ReadonlyMap<string, CalledJars> | undefined;
+
+/**
+ * The jars that are called so: the other way of {@link recipeName}. Where two recipes have one name, the first as printed.
+ *
+ * @param told the card and the crop, where they are written beside the name
+ */
+export function jarsCalled(
+  name: string,
+  told: { readonly recipe?: string; readonly crop?: string } = {},
+): CalledJars | undefined {
+  names ??= new Map(allNames().reverse());
+  const crop = told.crop !== undefined && isCrop(told.crop) ? told.crop : undefined;
+  const byCard = PRODUCTS.find(({ product }) => cardsOf(product).some(({ card }) => card === told.recipe));
+  if (byCard) return { product: byCard.product, recipe: told.recipe ?? '', ...(crop && { crop }) };
+  const called = productCalled(name);
+  if (called) return { product: called.product, ...(crop && { crop }) };
+  const known = names.get(name.trim().toLowerCase());
+  return known && { ...known, ...(crop && { crop }) };
+}
+
+function allNames(): [string, CalledJars][] {
+  return PRODUCTS.flatMap(({ product, crops }) => {
+    const cards = cardsOf(product).flatMap((card): CalledJars[] =>
+      [undefined, ...(mainLine(card)?.crops ?? [])].map((crop) => ({
+        product,
+        recipe: card.card,
+        ...(crop && { crop }),
+      })),
+    );
+    const plain = CROP_IDS.filter((crop) => crops.flat().includes(crop)).map((crop) => ({ product, crop }));
+    return [...cards, ...plain].map((jars): [string, CalledJars] => [recipeName(jars).toLowerCase(), jars]);
+  });
+}

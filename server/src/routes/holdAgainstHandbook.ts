@@ -1,0 +1,29 @@
+import { type Batch } from '@hoddle/core/day/batch';
+import { findCard, isOffered } from '@hoddle/core/handbook/cards';
+import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
+import { findProcess, type HouseholdPages } from '@hoddle/core/process/findProcess';
+import { Problem } from '../problem';
+
+/**
+ * A batch may be processed longer than tested, never shorter or at less pressure, and never where nothing is tested or the
+ * formula is changed.
+ */
+export function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
+  const card = batch.recipe === undefined ? undefined : findCard(batch.recipe);
+  if (card && (card.product !== batch.product || !isOffered(card))) {
+    throw new Problem(422, 'not-tested', `The recipe ${card.card} is not one of this product.`);
+  }
+  const changes = batch.ingredients ? changesOfBatch(batch.product, batch.ingredients, batch.recipe) : [];
+  const tested = findProcess(batch, pages, changes);
+  if (tested.kind === 'refusal') {
+    const code = tested.cause === 'changed' ? 'changed' : 'not-tested';
+    throw new Problem(422, code, `${tested.reason} Instead: ${tested.instead.join(', ')}.`);
+  }
+  if (tested.pressurePsi !== undefined && (batch.pressurePsi ?? 0) < tested.pressurePsi) {
+    const message = `The tested pressure is ${tested.pressurePsi} psi at ${batch.altitudeFt} ft; ${batch.pressurePsi ?? 'none'} is too low.`;
+    throw new Problem(422, 'too-low', message, { pressurePsi: message });
+  }
+  if (batch.processMinutes >= tested.minutes) return;
+  const message = `The tested time is ${tested.minutes} min at ${batch.altitudeFt} ft; ${batch.processMinutes} min is too short.`;
+  throw new Problem(422, 'too-short', message, { processMinutes: message });
+}
