@@ -8,6 +8,7 @@ import { useRouter } from 'expo-router';
 import { memo, useDeferredValue } from 'react';
 import { View } from 'react-native';
 import { LoadMapDrawing } from '@/features/canner/LoadMapDrawing';
+import { MissingNote } from '@/features/recipe/MissingNote';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { clockTimeFrom, weekday } from '@/ui/clockWords';
@@ -120,6 +121,7 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
             With {countJars(guest.load.jars, guest.batch.jar)} {nameOf(guest.batch).toLowerCase()}.
           </Words>
         ))}
+        <MissingNote batch={load.batch} />
       </View>
       {wide && vessel ? (
         <LoadMapDrawing

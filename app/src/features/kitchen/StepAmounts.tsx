@@ -26,9 +26,11 @@ export function StepAmounts({ task, batch }: StepAmountsProps) {
   if (!amounts || !batch || task.entry === undefined) return null;
   const load = amounts.loads.find(({ loadId }) => loadId === task.loadId);
   const lines = load?.amounts.lines ?? amounts.lines;
-  const goesIn = linesOfStep(lines, task.entry);
+  // The task's name tells the crop that it works on: "slice:onion".
+  const [entry = task.entry] = task.id.split(' ');
+  const goesIn = linesOfStep(lines, entry);
   // Peels and stones are cut off of what is weighed here: it is told, not measured in.
-  const shown = goesIn.length > 0 ? goesIn : produceOfStep(lines, amounts.card, task.entry);
+  const shown = goesIn.length > 0 ? goesIn : produceOfStep(lines, amounts.card, entry);
   if (shown.length === 0) return null;
   const inPots = goesIn.filter(({ line, perJar, each }) => !perJar && each && line.then !== 'drained');
   const pots = inPots.length > 0 ? (load?.amounts.pots ?? amounts.pots) : 1;

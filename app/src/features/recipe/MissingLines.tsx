@@ -25,7 +25,7 @@ export function MissingLines({ missing }: { missing: readonly MissingProduce[] }
               <Words tone="ink-2">
                 {stops
                   ? 'Without it the recipe is not the tested one: pick or buy it first.'
-                  : 'It stands on the list for the shop. With less of it there are fewer jars; the acid stays.'}
+                  : 'It stands on the shopping list. With less of it there are fewer jars; the acid stays.'}
               </Words>
             </View>
           </View>

@@ -45,7 +45,7 @@ export function RecipeSheet({ content, jar, missing = [] }: RecipeSheetProps) {
         ))}
       </View>
       {pots > 1 && (
-        <Words weight={700}>In {pots} pots side by side, never in one. The amounts here are of all {pots} together.</Words>
+        <Words weight={700}>In {pots} pots side by side, never in one. The amounts here are of {pots === 2 ? 'both' : `all ${pots}`} together.</Words>
       )}
       {groups.steps.map((group, i) => (
         <Step key={`${group.step.step} ${group.drained} ${group.perJar}`} group={group} number={i + 1} jar={jar} pots={pots} />
@@ -88,7 +88,7 @@ function Step({ group, number, jar, pots }: { group: StepGroup; number: number; 
   const units = useUnits();
   const { step, lines, drained, perJar } = group;
   const title = perJar ? `In every ${JARS[jar].one}` : step.words;
-  const wait = perJar ? '' : waitWords(step);
+  const wait = perJar || /\d (min|h)\b/.test(step.words) ? '' : waitWords(step);
   return (
     <View
       role="group"

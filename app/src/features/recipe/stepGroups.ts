@@ -41,7 +41,9 @@ export function stepGroups(
 
 /** What goes into a step of the kitchen; at the step where the jars are closed also what goes into every jar then. */
 export function linesOfStep(lines: readonly AmountLine[], entry: string): readonly AmountLine[] {
-  const [step = entry] = entry.split(/[#:]/);
+  // A step that comes a second time has taken its ingredients the first time.
+  if (entry.includes('#')) return [];
+  const [step = entry] = entry.split(':');
   const steps = step === 'close' ? ['close', 'fill'] : [step];
   return lines.filter(({ line }) => steps.includes(line.into));
 }

@@ -1,3 +1,4 @@
+import { type Batch } from '@hoddle/core/day/batch';
 import { toCsv } from '@hoddle/core/formats/csv';
 import { localDay } from '@hoddle/core/season/givenDays';
 import { type SeasonReport } from '@hoddle/core/season/seasonReport';
@@ -5,6 +6,7 @@ import { amountToBuy, shoppingList } from '@hoddle/core/season/shoppingList';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { saveText } from '@/features/pantry/files';
+import { BatchShopping } from '@/features/recipe/BatchShopping';
 import { useLearned } from '@/features/yields/useLearned';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold, useNow } from '@/store/useHousehold';
@@ -17,7 +19,7 @@ import { dayShort } from './seasonWords';
 
 /** What to buy for the planned days, to tick in the shop; as CSV, or as text to copy. */
 export function ShoppingScreen() {
-  const { season, hardware, hardwareMoves } = useHousehold();
+  const { season, hardware, hardwareMoves, batches: planned, events } = useHousehold();
   const enter = useHouseholdStore((store) => store.enter);
   const units = useUnits();
   const learned = useLearned();
@@ -27,6 +29,10 @@ export function ShoppingScreen() {
   const all = useMemo(
     () => (plan ? shoppingList(plan, today, hardware, hardwareMoves, learned) : []),
     [plan, today, hardware, hardwareMoves, learned],
+  );
+  const begun = new Set(events.map(({ loadId }) => loadId));
+  const batches = (planned as Batch[]).filter(
+    ({ startAt, loads }) => localDay(startAt) >= today && !loads.some(({ id }) => begun.has(id)),
   );
   const items = all.filter(({ toBuy }) => toBuy > 0);
   const enough = all.filter(({ toBuy }) => toBuy === 0);
@@ -58,6 +64,9 @@ export function ShoppingScreen() {
       backTo="/plan/season"
     >
       <View className="max-w-[640px] gap-4">
+        {batches.map((batch) => (
+          <BatchShopping key={batch.id} batch={batch} />
+        ))}
         {!plan && <Words>Plan the season first: the list is of what its days need.</Words>}
         {plan && items.length === 0 && <Words>Nothing is missing for the planned days.</Words>}
         <View className="gap-2">
