@@ -2,6 +2,7 @@
 const ORDER = [
   'measure',
   'handbook',
+  'recipe',
   'harvest',
   'yields',
   'process',

@@ -27,7 +27,14 @@ export const EstimateReply = v.union([
 /** The body of `POST /api/jars-from`: any lots together. */
 export const JarsFromRequest = v.object({
   lots: v.pipe(
-    v.array(v.object({ crop: Crop, amount: AmountSchema, form: v.optional(Form), /** Picked unripe. */ green: v.optional(v.boolean()) })),
+    v.array(
+      v.object({
+        crop: Crop,
+        amount: AmountSchema,
+        form: v.optional(Form),
+        /** Picked unripe. */ green: v.optional(v.boolean()),
+      }),
+    ),
     v.minLength(1, 'must hold at least one lot'),
     v.maxLength(100, 'are too many'),
   ),
@@ -44,7 +51,14 @@ export const JarsFromReply = v.strictObject({
       basis: v.string(),
       usedKg: v.number(),
       leftKg: v.number(),
-      missing: v.array(v.strictObject({ crop: v.picklist(CROP_IDS), massKg: v.optional(v.number()), text: v.string(), stops: v.boolean() })),
+      missing: v.array(
+        v.strictObject({
+          crop: v.picklist(CROP_IDS),
+          massKg: v.optional(v.number()),
+          text: v.string(),
+          stops: v.boolean(),
+        }),
+      ),
       byProducts: v.array(
         v.strictObject({
           kind: v.picklist(['thin juice', 'peels and cores']),

@@ -197,7 +197,10 @@ test('a backup of the first version, which knew of no season, is restored whole'
 test('a backup of the second version, whose batches did not tell the crop they took, learns it from its picks', async () => {
   const { data, ...file } = await backupOf(await withDemo());
   const plain = ({ crop: _, ...use }: { crop: string }) => use;
-  const older = { ...data, batches: data.batches.map((each: { uses: [] }) => ({ ...each, uses: each.uses.map(plain) })) };
+  const older = {
+    ...data,
+    batches: data.batches.map((each: { uses: [] }) => ({ ...each, uses: each.uses.map(plain) })),
+  };
   expect((await restore(JSON.stringify({ ...file, version: 2, data: older, sha256: sumOf(older) }))).status).toBe(200);
   const byId = (batches: { id: string }[]) => Object.fromEntries(batches.map((each) => [each.id, each]));
   expect(byId((await server.call('GET', '/state')).body.batches)).toEqual(byId(data.batches));

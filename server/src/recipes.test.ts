@@ -57,7 +57,9 @@ test('a dose is told jar by jar, and one of a group is taken as it is asked for'
 
 test('what is on hand is not missing', async () => {
   const crops = async () =>
-    ((await server.call('POST', '/recipe-for', EXAMPLES.recipeFor)).body.missing ?? []).map(({ crop }: { crop: string }) => crop);
+    ((await server.call('POST', '/recipe-for', EXAMPLES.recipeFor)).body.missing ?? []).map(
+      ({ crop }: { crop: string }) => crop,
+    );
   const before = await crops();
   expect(before).toContain('onion');
   await server.call('POST', '/picks', { ...EXAMPLES.pick, crop: 'onion', massKg: 10, softKg: 0 });
@@ -77,7 +79,10 @@ test('every card that may be offered is listed and answers by its id; one with a
 });
 
 test('an unknown card, a jar never tested, no jars: each has its own sentence', async () => {
-  expect(await server.call('GET', '/recipes/nothing')).toMatchObject({ status: 404, body: { error: { code: 'no-recipe' } } });
+  expect(await server.call('GET', '/recipes/nothing')).toMatchObject({
+    status: 404,
+    body: { error: { code: 'no-recipe' } },
+  });
   expect(await recipeFor('nothing', 'pint', 1)).toMatchObject({ status: 404 });
   expect(await recipeFor('tomato-chile-salsa', 'half-gallon', 1)).toMatchObject({
     status: 422,

@@ -58,7 +58,11 @@ export function massKgOf({ uses }: Pick<Batch, 'uses'>, crop?: CropId): number {
 }
 
 /** The main crop of a batch: of those it uses the one its card is made of first of all. */
-export function mainCropOf({ product, recipe, uses }: Pick<Batch, 'product' | 'recipe' | 'uses'>): ProduceId | undefined {
+export function mainCropOf({
+  product,
+  recipe,
+  uses,
+}: Pick<Batch, 'product' | 'recipe' | 'uses'>): ProduceId | undefined {
   const crops = uses.flatMap(({ crop }) => crop ?? []);
   const card = cardOfBatch(product, recipe, crops[0]);
   const leads = card && mainLine(card)?.crops;

@@ -282,7 +282,15 @@ class Chain {
     }
     // A soak or a drip takes its least time, and may take its longest and the pause after it besides.
     const [least, most] = waitMinutes;
-    const waiting = { id, step: row.step, entry: name, kind, words, minutes: { p10: least, p50: least, p90: least }, needs };
+    const waiting = {
+      id,
+      step: row.step,
+      entry: name,
+      kind,
+      words,
+      minutes: { p10: least, p50: least, p90: least },
+      needs,
+    };
     this.push(waiting, row.holding);
     const cold = row.holding.includes('refrigerated') ? COLD_HOLD_MIN : 0;
     const stretch = most - least + Math.max(cold, row.longestPauseAfter ?? 0);

@@ -58,14 +58,21 @@ export function usuallyWithout({ steps }: Card): string[] {
 function allSteps({ steps }: Card, without: readonly string[]): DayStep[] {
   const done = steps.filter(({ step, optional, sterile }) => !sterile && !(optional && without.includes(step)));
   const packed = done.findIndex(({ step }) => PACKS.includes(step));
-  return done.map((own, i) => dayStep(packed >= 0 && i > packed && own.step === 'fill' ? { ...own, step: 'close' } : own));
+  return done.map((own, i) =>
+    dayStep(packed >= 0 && i > packed && own.step === 'fill' ? { ...own, step: 'close' } : own),
+  );
 }
 
 function dayStep({ step: entry, of, minutes, optional }: CardStep): DayStep {
   const step = stepOf(entry);
   // A card's own minutes rule over the table's, where the step waits at all.
   const waits = minutes && (step.waitMinutes[1] > 0 || minutes[1] > 0);
-  return { entry, step: waits ? { ...step, waitMinutes: minutes } : step, ...(of && { of }), ...(optional && { optional }) };
+  return {
+    entry,
+    step: waits ? { ...step, waitMinutes: minutes } : step,
+    ...(of && { of }),
+    ...(optional && { optional }),
+  };
 }
 
 function plain(entry: string): DayStep {
@@ -74,7 +81,8 @@ function plain(entry: string): DayStep {
 
 /** The last long wait of a card that takes more than two days and a half in all; none of one that is made in a day or two. */
 function lastMadeBefore(steps: readonly DayStep[]): number {
-  const isLong = ({ step: { row, waitMinutes } }: DayStep) => waitMinutes[1] >= LONG_WAIT_MIN && !row.resources.includes('burner');
+  const isLong = ({ step: { row, waitMinutes } }: DayStep) =>
+    waitMinutes[1] >= LONG_WAIT_MIN && !row.resources.includes('burner');
   const all = steps.filter(isLong).reduce((sum, { step }) => sum + step.waitMinutes[0], 0);
   return all > MOST_WAIT_MIN ? steps.findLastIndex(isLong) : -1;
 }

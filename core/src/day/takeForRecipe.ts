@@ -45,8 +45,7 @@ export function takeForRecipe({ product, crop, jar, jars, mainLots, lots, learne
   const main = takeForBatch(own, Math.min(sureKg, most));
   const mainKg = sum(main);
   if (!card) return { uses: main, mainKg, missing: [] };
-  const there = (of: CropId) =>
-    lots.filter((lot) => lot.crop === of).reduce((all, { massKg }) => all + massKg, 0);
+  const there = (of: CropId) => lots.filter((lot) => lot.crop === of).reduce((all, { massKg }) => all + massKg, 0);
   const others = otherNeeds(card, mainKg / card.main.kgPerBatch, there).flatMap((need) => {
     const green = need.needs.some(({ line }) => line.state === 'green');
     const fitting = lots.filter((lot) => lot.crop === need.crop && isState(lot, green));

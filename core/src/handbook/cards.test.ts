@@ -63,7 +63,9 @@ function readPrinted(text: string): [string, number, number] | undefined {
     const ml = num(plus[1]!) * CUP + (num(plus[3]!) * CUP) / 16;
     return ['ml', ml, ml];
   }
-  const match = new RegExp(`^(up to |pulp of |not more than )?(${FIGURE})(?:-(${FIGURE}))?(?: ([A-Za-z]+))?`).exec(text);
+  const match = new RegExp(`^(up to |pulp of |not more than )?(${FIGURE})(?:-(${FIGURE}))?(?: ([A-Za-z]+))?`).exec(
+    text,
+  );
   if (!match) return undefined;
   const [of, size] = SIZES[(match[4] ?? '').replace(/s$/, '')] ?? ['pieces', 1];
   const [low, high] = [num(match[2]!), num(match[3] ?? match[2]!)];
@@ -95,7 +97,11 @@ test('every card stands here as it was written down, line by line, amount by amo
     const card = CARDS.find((one) => one.card === printed.card)!;
     expect([card.product, card.kind, card.confidence]).toEqual([printed.product, printed.kind, printed.confidence]);
     const { low, high, jar } = printed.yield;
-    expect(card.yields ? [card.yields.low, card.yields.high, card.yields.jar] : [null, null, '']).toEqual([low, high, jar]);
+    expect(card.yields ? [card.yields.low, card.yields.high, card.yields.jar] : [null, null, '']).toEqual([
+      low,
+      high,
+      jar,
+    ]);
     expect(card.steps.map(({ step }) => step)).toEqual(printed.steps.map(({ step }) => step));
     for (const [i, step] of printed.steps.entries()) {
       const own = card.steps[i]!;
@@ -124,12 +130,19 @@ test('every card stands here as it was written down, line by line, amount by amo
 
 // "per pint; 2 Tbsp per quart": every size the page names has its dose, and no other.
 test('doses by the jar are those the page names, jar by jar, and add up to what it says of all jars', () => {
-  const names: Record<string, string> = { pint: 'pint', quart: 'quart', 'half-pint': 'half-pint', '12-oz jar': 'twelve-ounce', jar: 'any' };
+  const names: Record<string, string> = {
+    pint: 'pint',
+    quart: 'quart',
+    'half-pint': 'half-pint',
+    '12-oz jar': 'twelve-ounce',
+    jar: 'any',
+  };
   for (const printed of PRINTED) {
     for (const [i, line] of printed.ingredients.entries()) {
       if (line.then !== 'per-jar') continue;
       const own = CARDS.find(({ card }) => card === printed.card)!.ingredients[i]!;
-      const [, first = '', more, second = ''] = /per (half-pint|pint|quart|12-oz jar|jar)(?:; (.+?) per (pint|quart|half-pint))?/.exec(line.prep)!;
+      const [, first = '', more, second = ''] =
+        /per (half-pint|pint|quart|12-oz jar|jar)(?:; (.+?) per (pint|quart|half-pint))?/.exec(line.prep)!;
       const named = second === '' ? [names[first]] : [names[first], names[second]];
       expect(Object.keys(own.perJar!)).toEqual(named);
       sameAmount(Object.values(own.perJar!)[0]!, line.amount);
@@ -159,7 +172,10 @@ test('the figures of recipes.csv are the figures of the cards', () => {
     const found = cards.filter((card) => parts.every((part) => isIn(part, card, product)));
     expect([product, kind, found.length > 0]).toEqual([product, kind, true]);
     held += parts.length;
-    if (low) expect(found.some(({ yields }) => `${yields?.low} ${yields?.high}` === `${Number(low)} ${Number(high)}`)).toBe(true);
+    if (low)
+      expect(found.some(({ yields }) => `${yields?.low} ${yields?.high}` === `${Number(low)} ${Number(high)}`)).toBe(
+        true,
+      );
   }
   expect(held).toBeGreaterThan(330);
 });
@@ -189,7 +205,8 @@ test('every product has a card that may be offered, and every card its steps, cr
   for (const card of CARDS) {
     const steps = card.steps.map(({ step }) => step);
     for (const step of steps) expect(stepOf(step).plainWords).not.toMatch(/\bN\b/);
-    for (const { of = [] } of card.steps) for (const crop of of) expect(isCrop(crop) || crop === 'vegetables').toBe(true);
+    for (const { of = [] } of card.steps)
+      for (const crop of of) expect(isCrop(crop) || crop === 'vegetables').toBe(true);
     for (const { into, crops, item } of card.ingredients) {
       expect([card.card, item, steps.includes(into)]).toEqual([card.card, item, true]);
       for (const crop of crops) expect(CROP_NAMES[crop]).toBeDefined();

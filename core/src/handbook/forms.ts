@@ -79,7 +79,13 @@ export const PRINTED_FORMS: readonly FormRow[] = ROWS.map(formRow);
 export const FORMS: readonly FormRow[] = [...PRINTED_FORMS, ...FURTHER_ROWS.map(formRow)].map((row) => {
   const box = findProduce(row.crop);
   return box?.quartBoxLb !== undefined && isWhole(row.form)
-    ? { ...row, cupsPerLb: CUPS_PER_QUART / box.quartBoxLb, basis: 'the weight of a quart box', source: box.source, recalled: box.recalled }
+    ? {
+        ...row,
+        cupsPerLb: CUPS_PER_QUART / box.quartBoxLb,
+        basis: 'the weight of a quart box',
+        source: box.source,
+        recalled: box.recalled,
+      }
     : row;
 });
 

@@ -28,7 +28,9 @@ test('the tables join: every product has tested rows, a known crop, and steps th
 test('a card of low confidence is not offered', () => {
   const low = CARDS.filter(({ confidence }) => confidence === 'low').map(({ card }) => card);
   expect(low).toEqual(['zucchini-bread-and-butter/squash-variation', 'jam-with-pectin/sour-cherry']);
-  expect(cardsOf('zucchini-bread-and-butter').map(({ card }) => card)).toEqual(['zucchini-bread-and-butter/own-formula']);
+  expect(cardsOf('zucchini-bread-and-butter').map(({ card }) => card)).toEqual([
+    'zucchini-bread-and-butter/own-formula',
+  ]);
 });
 
 test('no row is shorter at a higher band, nor for a larger jar of the same food and pack', () => {

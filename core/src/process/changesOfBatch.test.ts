@@ -22,7 +22,11 @@ test.each([
 
 test('food that is never for the shelf is told by its own reason', () => {
   const [told] = changesOfBatch('jam-no-pectin', ['4 cups crushed elderberries', '4 cups sugar']);
-  expect(told).toMatchObject({ verdict: 'never', reason: expect.stringMatching(/^Elderberries/), line: '4 cups crushed elderberries' });
+  expect(told).toMatchObject({
+    verdict: 'never',
+    reason: expect.stringMatching(/^Elderberries/),
+    line: '4 cups crushed elderberries',
+  });
 });
 
 test('conditions of every tested row name its cut, pack, jar and canner, and its formula where it has one', () => {

@@ -34,7 +34,9 @@ export function compareBatch(product: string, lines: readonly string[], recipe?:
     .map((card) => ({ card, ...compareCards(card, written) }))
     .sort((a, b) => nevers(a.verdicts) - nevers(b.verdicts) || b.alike - a.alike);
   if (!nearest) throw new RangeError(`no card for ${product}`);
-  const told = nearest.verdicts.filter(({ line, change }) => !(change === 'new-ingredient' && never.some((each) => each.line === line)));
+  const told = nearest.verdicts.filter(
+    ({ line, change }) => !(change === 'new-ingredient' && never.some((each) => each.line === line)),
+  );
   return { ...nearest, verdicts: [...never, ...told] };
 }
 

@@ -11,7 +11,9 @@ import { type ProductId, productRow } from '../handbook/products';
  */
 export function largestTested(product: ProductId): JarSize | undefined {
   const { process } = productRow(product);
-  const rows = [...boilingWaterRows(process), ...pressureRows(process)].filter(({ confidence }) => confidence !== 'low');
+  const rows = [...boilingWaterRows(process), ...pressureRows(process)].filter(
+    ({ confidence }) => confidence !== 'low',
+  );
   const tested = new Set(rows.flatMap(({ jars }) => jars as readonly JarSize[]));
   return [...JAR_SIZES].sort((a, b) => JARS[b].nominalFlOz - JARS[a].nominalFlOz).find((jar) => tested.has(jar));
 }

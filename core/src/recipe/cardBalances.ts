@@ -8,7 +8,7 @@ import { isProduce, mainLine } from './cardCrops';
 import { likeness } from './foodWords';
 import { inCardMeasure } from './inCardMeasure';
 import { type WrittenLine } from './ingredientLine';
-import { openedUp, type Share } from './sharedScale';
+import { openedUp, type Share } from './openedUp';
 
 /** One written line with the card's line it stands for, and how many times that it is. */
 interface Matched {
@@ -64,7 +64,15 @@ export function balancesOf(
   const balances = groups.map(({ kind, lines, free, apart }): Balance => {
     const own = taken.get(groups.find((group) => group.lines === lines) as Group) ?? [];
     const share = totalShare(own, lines, card);
-    return { kind, tested: lines, lines: own, ...(share && { share }), free, apart, isMain: main !== undefined && lines.includes(main) };
+    return {
+      kind,
+      tested: lines,
+      lines: own,
+      ...(share && { share }),
+      free,
+      apart,
+      isMain: main !== undefined && lines.includes(main),
+    };
   });
   return { balances, loose };
 }
@@ -77,10 +85,22 @@ interface Group {
 }
 
 /** Roles that are poured or stirred together: their lines count as one. */
-const POOLED: readonly Role[] = ['vinegar', 'lemon', 'citric-acid', 'water', 'sugar', 'salt', 'oil', 'pectin', 'thickener'];
+const POOLED: readonly Role[] = [
+  'vinegar',
+  'lemon',
+  'citric-acid',
+  'water',
+  'sugar',
+  'salt',
+  'oil',
+  'pectin',
+  'thickener',
+];
 
 function groupsOf(card: Card, written: readonly WrittenLine[]): Group[] {
-  const counted = card.ingredients.filter(({ then, role }) => (then !== 'drained' || role === 'salt') && role !== 'ice' && role !== 'firming');
+  const counted = card.ingredients.filter(
+    ({ then, role }) => (then !== 'drained' || role === 'salt') && role !== 'ice' && role !== 'firming',
+  );
   const perJar = card.yields !== undefined;
   const isPlain = !productRow(card.product).hasFormula;
   const covering = new Set(coveringLines(card));
@@ -100,12 +120,19 @@ function groupsOf(card: Card, written: readonly WrittenLine[]): Group[] {
     // Acid by the jar is told jar by jar, sugar and water of a syrup are taste.
     const free = lines.every(
       (line) =>
-        isFree(line) || (line.then === 'per-jar' && perJar) || isSyrup(line) || line.perPot === true || (isPlain && TO_TASTE.has(role)),
+        isFree(line) ||
+        (line.then === 'per-jar' && perJar) ||
+        isSyrup(line) ||
+        line.perPot === true ||
+        (isPlain && TO_TASTE.has(role)),
     );
     groups.push({ kind: role as Balance['kind'], lines, free, apart: isApart(lines) });
   }
-  const peppers = counted.filter((line) => isProduce(line) && line.crops.some(isPepper) && line.oneOf === undefined && !isAnyMix(line));
-  if (peppers.length > 0) groups.push({ kind: 'peppers', lines: peppers, free: peppers.every(isFree), apart: isApart(peppers) });
+  const peppers = counted.filter(
+    (line) => isProduce(line) && line.crops.some(isPepper) && line.oneOf === undefined && !isAnyMix(line),
+  );
+  if (peppers.length > 0)
+    groups.push({ kind: 'peppers', lines: peppers, free: peppers.every(isFree), apart: isApart(peppers) });
   const others = counted.filter((line) => !POOLED.includes(line.role) && !peppers.includes(line));
   for (const line of others) {
     if (groups.some((group) => group.lines.includes(line))) continue;
@@ -157,13 +184,22 @@ function soaksIn(written: readonly WrittenLine[], card: Card, scale: number): Re
     waters.filter(({ text, amount }) => isInside || amount === undefined || (soaks.length > 0 && TOLD.test(text))),
   );
   // Each that is told as such is one of the card's.
-  const open = soaks.filter(({ amount }) => amount.of === 'ml').slice(isInside ? 0 : [...poured].filter((line) => line.amount !== undefined).length);
+  const open = soaks
+    .filter(({ amount }) => amount.of === 'ml')
+    .slice(isInside ? 0 : [...poured].filter((line) => line.amount !== undefined).length);
   for (const { amount } of open) {
     if (amount.of !== 'ml') continue;
     const off = (line: WrittenLine) => Math.abs(Math.log((line.amount?.high ?? 0) / (amount.high * scale)));
-    const [nearest] = waters.filter((line) => !poured.has(line) && !STAYS.test(line.text)).sort((a, b) => off(a) - off(b));
+    const [nearest] = waters
+      .filter((line) => !poured.has(line) && !STAYS.test(line.text))
+      .sort((a, b) => off(a) - off(b));
     const stays = card.ingredients.filter(({ role, then }) => role === 'water' && then !== 'drained');
-    const isOwn = stays.some((kept) => kept.amount.of === 'ml' && nearest && off(nearest) > Math.abs(Math.log((nearest.amount?.high ?? 0) / (kept.amount.high * scale))));
+    const isOwn = stays.some(
+      (kept) =>
+        kept.amount.of === 'ml' &&
+        nearest &&
+        off(nearest) > Math.abs(Math.log((nearest.amount?.high ?? 0) / (kept.amount.high * scale))),
+    );
     if (nearest && off(nearest) < NEAR_SOAK && !isOwn) poured.add(nearest);
   }
   return poured;
@@ -182,7 +218,8 @@ function bestGroup(line: WrittenLine, groups: readonly Group[]): { group: Group;
 
 /** Near enough to be the same thing: its role, its crop, its words. */
 function nearness(written: WrittenLine, tested: CardLine, { kind }: Group): number {
-  const alike = likeness(written.text.toLowerCase().replace(/[\d/.%]+/g, ' '), tested.item) + likeness(written.food, tested.item);
+  const alike =
+    likeness(written.text.toLowerCase().replace(/[\d/.%]+/g, ' '), tested.item) + likeness(written.food, tested.item);
   if (POOLED.includes(tested.role)) {
     if (written.role !== tested.role) return 0;
     if (tested.role === 'pectin') return isLiquid(written.food) === isLiquid(tested.item) ? 1 : 0;
@@ -206,7 +243,8 @@ function nearness(written: WrittenLine, tested: CardLine, { kind }: Group): numb
     return tested.crops.length === 0 || (written.crops.length === 0 && alike > 1.5) ? alike : 0;
   }
   // A herb or a root that the card itself takes by the spoon.
-  if (tested.role === 'spice') return (written.role === 'spice' || sameCrop || alike > 1) && alike > 0 ? alike : sameCrop ? 0.5 : 0;
+  if (tested.role === 'spice')
+    return (written.role === 'spice' || sameCrop || alike > 1) && alike > 0 ? alike : sameCrop ? 0.5 : 0;
   return alike;
 }
 
@@ -268,7 +306,10 @@ function totalShare(own: readonly Matched[], tested: readonly CardLine[], card: 
   if (!first) return undefined;
   // Of a group one is taken: celery and pepper together are at most the one.
   if (first.line.oneOf !== undefined) {
-    return { low: sum(counted.map(({ share }) => share?.low ?? 0)), high: sum(counted.map(({ share }) => share?.high ?? 0)) };
+    return {
+      low: sum(counted.map(({ share }) => share?.low ?? 0)),
+      high: sum(counted.map(({ share }) => share?.high ?? 0)),
+    };
   }
   const of = batchAmount(first.line, card)?.of;
   const sizes = tested.flatMap((line) => {

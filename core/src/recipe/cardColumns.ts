@@ -8,7 +8,9 @@ export function quartsOfJars(jars: readonly JarCount[]): number {
 }
 
 /** Quarts that one batch of a card fills, as printed; undefined where no yield is published. */
-export function quartsPerBatch({ yields }: Card): { readonly low: number; readonly high: number; readonly mid: number } | undefined {
+export function quartsPerBatch({
+  yields,
+}: Card): { readonly low: number; readonly high: number; readonly mid: number } | undefined {
   if (!yields) return undefined;
   const each = quartsPerJar(yields.jar);
   return { low: yields.low * each, high: yields.high * each, mid: ((yields.low + yields.high) / 2) * each };
@@ -25,7 +27,9 @@ const COLUMNS: readonly { readonly small: string; readonly large: string; readon
  * jars, the one that is the nearest below. A card without columns is its own.
  */
 export function columnFor(card: Card, jars: readonly JarCount[]): Card {
-  const columns = COLUMNS.find(({ small, large }) => card.card === large || (card.card === small && large !== APPLE_SEVEN));
+  const columns = COLUMNS.find(
+    ({ small, large }) => card.card === large || (card.card === small && large !== APPLE_SEVEN),
+  );
   if (!columns) return card;
   const byId = (id: string) => cardsOf(card.product).find((other) => other.card === id) ?? card;
   if (columns.fromQuarts !== undefined) {

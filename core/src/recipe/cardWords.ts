@@ -33,14 +33,24 @@ export function amountWords(amount: CardLine['amount']): string {
   if (amount.of === 'words') return amount.words;
   const { of, low, high, unit, word } = amount;
   const { size } = UNIT_SIZES[unit];
-  if (low !== high) return `${low === 0 ? 'up to ' : `${printFraction(low / size)} to `}${unitWords(high / size, unit)}`;
+  if (low !== high)
+    return `${low === 0 ? 'up to ' : `${printFraction(low / size)} to `}${unitWords(high / size, unit)}`;
   if (of === 'ml' && (unit === 'cup' || unit === 'tbsp' || unit === 'tsp')) return printMeasures(high, { exact: true });
-  if (of === 'pieces') return measureWords({ of, value: high, unit, ...(word !== undefined && { word }) } satisfies Measure);
+  if (of === 'pieces')
+    return measureWords({ of, value: high, unit, ...(word !== undefined && { word }) } satisfies Measure);
   return unitWords(high / size, unit);
 }
 
 function unitWords(count: number, unit: string): string {
-  const names: Record<string, string> = { cup: 'cups', quart: 'quarts', pint: 'pints', gallon: 'gallons', tbsp: 'Tbsp' };
+  const names: Record<string, string> = {
+    cup: 'cups',
+    quart: 'quarts',
+    pint: 'pints',
+    gallon: 'gallons',
+    tbsp: 'Tbsp',
+  };
   const several = names[unit] ?? unit;
-  return unit === 'piece' ? printFraction(count) : `${printFraction(count)} ${count > 1 ? several : unit === 'tbsp' ? 'Tbsp' : unit}`;
+  return unit === 'piece'
+    ? printFraction(count)
+    : `${printFraction(count)} ${count > 1 ? several : unit === 'tbsp' ? 'Tbsp' : unit}`;
 }

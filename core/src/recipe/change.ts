@@ -46,7 +46,9 @@ export interface ChangeVerdict {
 
 type Ruling = readonly [ChangeVerdict['verdict'], reason: string];
 
-const ALWAYS: Readonly<Record<Exclude<ChangeId, 'less-salt' | 'less-sugar' | 'more-salt' | 'more-sugar' | 'doubled'>, Ruling>> = {
+const ALWAYS: Readonly<
+  Record<Exclude<ChangeId, 'less-salt' | 'less-sugar' | 'more-salt' | 'more-sugar' | 'doubled'>, Ruling>
+> = {
   'other-vinegar': ['within-limits', 'Another vinegar is fine as long as its label says 5 % acid or more.'],
   'dry-spices': ['allowed', 'Dry spices change the taste, not the acid.'],
   'swap-peppers': ['within-limits', 'One pepper for another is fine as long as their total stays the same.'],
@@ -65,7 +67,10 @@ const ALWAYS: Readonly<Record<Exclude<ChangeId, 'less-salt' | 'less-sugar' | 'mo
   'more-water': ['never', 'More water thins the acid below what was tested.'],
   oil: ['never', 'Oil shields what it covers from acid and heat.'],
   butter: ['within-limits', 'Up to half a teaspoon of butter in the pot against foam; more is oil, and oil never.'],
-  thickener: ['never', 'Starch, flour or anything else that thickens slows the heat on its way to the middle of the jar, beyond what the card itself has.'],
+  thickener: [
+    'never',
+    'Starch, flour or anything else that thickens slows the heat on its way to the middle of the jar, beyond what the card itself has.',
+  ],
   'bigger-jar': ['never', 'A bigger jar heats through later than the one that was tested.'],
   merged: ['never', 'Two formulas in one pot are a third one, which nobody tested.'],
   'other-pectin': ['never', 'Kinds of pectin are not interchangeable: each sets with its own sugar and boil.'],

@@ -23,7 +23,11 @@ test('every card, written down as it is printed, is itself', () => {
 
 // "Every published card passes its own check, at any size": as a kitchen measures it, in cups or in litres.
 test('every card passes its own check at any size, in kitchen measures', () => {
-  const asked = fc.tuple(fc.constantFrom(...OFFERED), fc.integer({ min: 1, max: 40 }), fc.constantFrom('us' as const, 'metric' as const));
+  const asked = fc.tuple(
+    fc.constantFrom(...OFFERED),
+    fc.integer({ min: 1, max: 40 }),
+    fc.constantFrom('us' as const, 'metric' as const),
+  );
   fc.assert(
     fc.property(asked, ([card, count, units]) => {
       const jars = [{ jar: card.yields?.jar ?? ('quart' as const), count }];
@@ -39,27 +43,38 @@ test('every card passes its own check at any size, in kitchen measures', () => {
 
 // Handbook rule 17; USDA Complete Guide to Home Canning, 2015, guide 6, on the acidity of pickles.
 test('less acid, more water, more vegetables, oil or flour: never, in every card and at any size, and the line is named', () => {
-  const cooked = OFFERED.filter(({ ingredients }) => ingredients.some(({ role, then }) => role === 'vinegar' && then === 'jar'));
+  const cooked = OFFERED.filter(({ ingredients }) =>
+    ingredients.some(({ role, then }) => role === 'vinegar' && then === 'jar'),
+  );
   fc.assert(
-    fc.property(fc.constantFrom(...cooked), fc.double({ min: 1.2, max: 4, noNaN: true }), fc.double({ min: 0.4, max: 1, noNaN: true }), (card, more, size) => {
-      const written = (role: string, factor: number) =>
-        card.ingredients.flatMap((line) => {
-          const { amount } = line;
-          if (line.optional || line.then === 'per-jar' || amount.of === 'words') return [];
-          const times = size * (line.role === role && line.then !== 'drained' ? factor : 1);
-          return [`${exactly(amount, times)} ${line.as ?? ''} ${line.item}`];
-        });
-      const never = (lines: string[]) => neverIn(changesOfBatch(card.product, lines, card.card));
-      const thinned = never(written('vinegar', 1 / more));
-      expect([card.card, thinned?.verdict]).toEqual([card.card, 'never']);
-      if (card.ingredients.some(({ role, then }) => role === 'water' && then === 'jar')) {
-        expect(never(written('water', more))?.change).toBe('more-water');
-      }
-      for (const extra of ['1 cup oil', '1/2 cup flour', '3 lb broccoli', '2 cups rosehips']) {
-        const found = changesOfBatch(card.product, [...written('', 1), extra], card.card);
-        expect([card.card, extra, found.some(({ line, verdict }) => line === extra && verdict === 'never')]).toEqual([card.card, extra, true]);
-      }
-    }),
+    fc.property(
+      fc.constantFrom(...cooked),
+      fc.double({ min: 1.2, max: 4, noNaN: true }),
+      fc.double({ min: 0.4, max: 1, noNaN: true }),
+      (card, more, size) => {
+        const written = (role: string, factor: number) =>
+          card.ingredients.flatMap((line) => {
+            const { amount } = line;
+            if (line.optional || line.then === 'per-jar' || amount.of === 'words') return [];
+            const times = size * (line.role === role && line.then !== 'drained' ? factor : 1);
+            return [`${exactly(amount, times)} ${line.as ?? ''} ${line.item}`];
+          });
+        const never = (lines: string[]) => neverIn(changesOfBatch(card.product, lines, card.card));
+        const thinned = never(written('vinegar', 1 / more));
+        expect([card.card, thinned?.verdict]).toEqual([card.card, 'never']);
+        if (card.ingredients.some(({ role, then }) => role === 'water' && then === 'jar')) {
+          expect(never(written('water', more))?.change).toBe('more-water');
+        }
+        for (const extra of ['1 cup oil', '1/2 cup flour', '3 lb broccoli', '2 cups rosehips']) {
+          const found = changesOfBatch(card.product, [...written('', 1), extra], card.card);
+          expect([card.card, extra, found.some(({ line, verdict }) => line === extra && verdict === 'never')]).toEqual([
+            card.card,
+            extra,
+            true,
+          ]);
+        }
+      },
+    ),
   );
 });
 
@@ -71,22 +86,29 @@ function exactly({ of, high, unit }: MeasuredAmount, times: number): string {
 }
 
 const applied = (base: readonly string[], edits: string): string[] =>
-  edits.split(' & ').reduce<string[]>((lines, edit) => {
-    if (edit.startsWith('+ ')) return [...lines, edit.slice(2)];
-    if (edit.startsWith('- ')) return lines.filter((line) => !line.includes(edit.slice(2)));
-    const [, key = '', text = ''] = /^(.+?) => (.+)$/.exec(edit) ?? [];
-    if (key !== '' && !lines.some((line) => line.includes(key))) throw new Error(`no line with ${key}`);
-    return lines.map((line) => (line.includes(key) ? text : line));
-  }, [...base]);
+  edits.split(' & ').reduce<string[]>(
+    (lines, edit) => {
+      if (edit.startsWith('+ ')) return [...lines, edit.slice(2)];
+      if (edit.startsWith('- ')) return lines.filter((line) => !line.includes(edit.slice(2)));
+      const [, key = '', text = ''] = /^(.+?) => (.+)$/.exec(edit) ?? [];
+      if (key !== '' && !lines.some((line) => line.includes(key))) throw new Error(`no line with ${key}`);
+      return lines.map((line) => (line.includes(key) ? text : line));
+    },
+    [...base],
+  );
 
-const CASES = EDITED_BATCHES.flatMap(({ product, base, edits }) => edits.map(([edit, expected]) => [product, edit, expected, base] as const));
+const CASES = EDITED_BATCHES.flatMap(({ product, base, edits }) =>
+  edits.map(([edit, expected]) => [product, edit, expected, base] as const),
+);
 
 test('the table of edited batches is as long as it says', () => expect(CASES.length).toBeGreaterThanOrEqual(200));
 
 // Each batch typed by hand, with the verdict and the line it must name, from handbook rules 2, 3, 14, 16 and 17.
 test.each(CASES)('%s, %s: %s', (product, edit, expected, base) => {
   const lines = edit === 'as it is' ? [...base] : applied(base, edit);
-  const said = changesOfBatch(product, lines).map(({ verdict, change, line }) => `${verdict} ${change}${line === undefined ? '' : `: ${line}`}`);
+  const said = changesOfBatch(product, lines).map(
+    ({ verdict, change, line }) => `${verdict} ${change}${line === undefined ? '' : `: ${line}`}`,
+  );
   expect(said.sort()).toEqual(expected === '' ? [] : expected.split(' | ').sort());
 });
 

@@ -6,7 +6,8 @@ import { quartsPerBatch, quartsPerPot } from './cardColumns';
 import { isProduce, mainLine } from './cardCrops';
 import { balancesOf, type Balance } from './cardBalances';
 import { type WrittenLine } from './ingredientLine';
-import { type Share, scaleOf } from './sharedScale';
+import { type Share } from './openedUp';
+import { scaleOf } from './sharedScale';
 import { untestedPreparation } from './preparation';
 
 /** A written batch held against a card. */
@@ -38,7 +39,12 @@ const MOST_SPICE_KG = 0.1 * KG_PER_LB;
 export function compareCards(card: Card, written: readonly WrittenLine[]): Comparison {
   const product = productRow(card.product);
   // Waters say little of the size of a batch before it is known which are poured off.
-  const dry = scaleOf(balancesOf(card, written.filter(({ role }) => role !== 'water')).balances);
+  const dry = scaleOf(
+    balancesOf(
+      card,
+      written.filter(({ role }) => role !== 'water'),
+    ).balances,
+  );
   const { balances, loose } = balancesOf(card, written, dry ? (dry.low + dry.high) / 2 : 1);
   const scale = scaleOf(balances);
   const verdicts: ChangeVerdict[] = [];
@@ -46,7 +52,9 @@ export function compareCards(card: Card, written: readonly WrittenLine[]): Compa
     const verdict = mayChange(product, change);
     verdicts.push({
       ...verdict,
-      ...(about !== undefined && { reason: `${about}: ${verdict.reason.charAt(0).toLowerCase()}${verdict.reason.slice(1)}` }),
+      ...(about !== undefined && {
+        reason: `${about}: ${verdict.reason.charAt(0).toLowerCase()}${verdict.reason.slice(1)}`,
+      }),
       ...(line !== undefined && { line }),
       ...(tested !== undefined && { tested }),
     });
@@ -91,7 +99,10 @@ function forLoose(line: WrittenLine, scale: Share | undefined, card: Card, say: 
     case 'thickener':
       return say('thickener', text);
     case 'oil':
-      return say(isButter(food) && amount?.of === 'ml' && amount.high <= MOST_BUTTER_ML * (1 + SLACK) ? 'butter' : 'oil', text);
+      return say(
+        isButter(food) && amount?.of === 'ml' && amount.high <= MOST_BUTTER_ML * (1 + SLACK) ? 'butter' : 'oil',
+        text,
+      );
     case 'pectin':
       return say('other-pectin', text);
     case 'vinegar':
@@ -131,7 +142,8 @@ function forPreparation({ lines }: Balance, card: Card, say: Say): void {
   for (const { written, line } of lines) {
     if (!isProduce(line)) continue;
     const way = untestedPreparation(written.text.toLowerCase(), line, card);
-    if (way !== undefined) say('other-preparation', written.text, line.item, `${way.charAt(0).toUpperCase()}${way.slice(1)}`);
+    if (way !== undefined)
+      say('other-preparation', written.text, line.item, `${way.charAt(0).toUpperCase()}${way.slice(1)}`);
   }
 }
 
@@ -154,7 +166,8 @@ function forVinegars({ lines, tested }: Balance, say: Say): void {
 
 function forLemon({ lines, tested }: Balance, say: Say): void {
   const isTaste = tested.every(({ optional }) => optional);
-  for (const { written } of lines) if (isFresh(written.food) && !isTaste) say('fresh-lemon', written.text, tested[0]?.item);
+  for (const { written } of lines)
+    if (isFresh(written.food) && !isTaste) say('fresh-lemon', written.text, tested[0]?.item);
 }
 
 function percentOf(text: string): number | undefined {
@@ -175,7 +188,9 @@ function isButter(food: string): boolean {
 }
 
 function kindOfVinegar(food: string): string {
-  return /cider|white|wine|malt|rice|distilled|balsamic/.exec(food.toLowerCase())?.[0].replace('distilled', 'white') ?? '';
+  return (
+    /cider|white|wine|malt|rice|distilled|balsamic/.exec(food.toLowerCase())?.[0].replace('distilled', 'white') ?? ''
+  );
 }
 
 /** How much of it there is, against the size of the batch. */
@@ -189,7 +204,8 @@ function forProportion(balance: Balance, scale: Share, card: Card, say: Say): vo
   if (balance.apart || (balance.free && TASTE.has(kind))) return swappedApart(balance, say);
   if (!share) {
     const first = lines[0]?.written;
-    if (isCounted(kind) && first && first.amount === undefined && !balance.free) say('unread', first.text, item, 'No amount');
+    if (isCounted(kind) && first && first.amount === undefined && !balance.free)
+      say('unread', first.text, item, 'No amount');
     return;
   }
   const above = share.low > scale.high * (1 + SLACK);
@@ -198,7 +214,11 @@ function forProportion(balance: Balance, scale: Share, card: Card, say: Say): vo
   if (!above && !below) return swapped(balance, scale, say);
   const named = worst(balance, scale, above)?.written.text;
   const change = changeOf(kind, above, balance, card);
-  if (change === 'oil' && lines.every(({ written }) => isButter(written.food)) && totalMl(balance) <= MOST_BUTTER_ML * (1 + SLACK)) {
+  if (
+    change === 'oil' &&
+    lines.every(({ written }) => isButter(written.food)) &&
+    totalMl(balance) <= MOST_BUTTER_ML * (1 + SLACK)
+  ) {
     return say('butter', named, item);
   }
   if (change !== undefined) say(change, named, item);
@@ -225,7 +245,8 @@ function swappedApart({ kind, lines, apart }: Balance, say: Say): void {
 function swapped({ kind, lines }: Balance, scale: Share, say: Say): void {
   if (kind !== 'peppers') return;
   const isOther = ({ written, line, share }: Balance['lines'][number]) =>
-    !written.crops.some((crop) => line.crops.includes(crop)) || (share !== undefined && share.low > scale.high * (1 + SLACK));
+    !written.crops.some((crop) => line.crops.includes(crop)) ||
+    (share !== undefined && share.low > scale.high * (1 + SLACK));
   const off = lines.find(isOther);
   if (off) say('swap-peppers', off.written.text, off.line.item);
 }

@@ -6,19 +6,108 @@ export interface EditedBatches {
   readonly edits: readonly (readonly [edit: string, expected: string])[];
 }
 
-const SALSA = ['5 lb tomatoes', '2 lb chile peppers', '1 lb onions', '1 cup vinegar 5%', '3 tsp salt', '1/2 tsp pepper'];
-const PASTE_SALSA = ['7 quarts paste tomatoes', '4 cups long green chiles', '5 cups onion', '1/2 cup jalapenos', '6 cloves garlic', '2 cups bottled lemon juice', '2 Tbsp salt'];
+const SALSA = [
+  '5 lb tomatoes',
+  '2 lb chile peppers',
+  '1 lb onions',
+  '1 cup vinegar 5%',
+  '3 tsp salt',
+  '1/2 tsp pepper',
+];
+const PASTE_SALSA = [
+  '7 quarts paste tomatoes',
+  '4 cups long green chiles',
+  '5 cups onion',
+  '1/2 cup jalapenos',
+  '6 cloves garlic',
+  '2 cups bottled lemon juice',
+  '2 Tbsp salt',
+];
 const BEETS = ['7 lb beets', '4 cups vinegar 5%', '2 cups sugar', '2 cups water', '1 1/2 tsp canning salt', '4 onions'];
-const BREAD = ['6 lb pickling cucumbers', '8 cups onions', '1/2 cup canning salt', '4 cups vinegar 5%', '4 1/2 cups sugar', '2 Tbsp mustard seed', '1 1/2 Tbsp celery seed', '1 Tbsp turmeric'];
-const APPLE_FILLING = ['6 quarts apples', '5 1/2 cups sugar', '1 1/2 cups cook-type canning starch', '2 1/2 cups cold water', '5 cups apple juice', '3/4 cup bottled lemon juice', '1 Tbsp cinnamon'];
-const DILLS = ['8 lb pickling cucumbers', '2 gallons water (soak)', '3/4 cup canning salt (soak)', '1 1/2 quarts vinegar 5%', '1/2 cup canning salt (brine)', '1/4 cup sugar', '2 quarts water (brine)'];
+const BREAD = [
+  '6 lb pickling cucumbers',
+  '8 cups onions',
+  '1/2 cup canning salt',
+  '4 cups vinegar 5%',
+  '4 1/2 cups sugar',
+  '2 Tbsp mustard seed',
+  '1 1/2 Tbsp celery seed',
+  '1 Tbsp turmeric',
+];
+const APPLE_FILLING = [
+  '6 quarts apples',
+  '5 1/2 cups sugar',
+  '1 1/2 cups cook-type canning starch',
+  '2 1/2 cups cold water',
+  '5 cups apple juice',
+  '3/4 cup bottled lemon juice',
+  '1 Tbsp cinnamon',
+];
+const DILLS = [
+  '8 lb pickling cucumbers',
+  '2 gallons water (soak)',
+  '3/4 cup canning salt (soak)',
+  '1 1/2 quarts vinegar 5%',
+  '1/2 cup canning salt (brine)',
+  '1/4 cup sugar',
+  '2 quarts water (brine)',
+];
 const STRAWBERRY = ['5 1/2 cups crushed strawberries', '1 box powdered pectin', '8 cups sugar'];
-const PEACH_JAM = ['3 3/4 cups crushed peaches', '1/2 cup bottled lemon juice', '1 box powdered pectin', '5 cups sugar'];
-const RELISH = ['10 lb green tomatoes', '1 1/2 lb red sweet peppers', '1 1/2 lb green sweet peppers', '2 lb onions', '1/2 cup canning salt', '1 quart water', '4 cups sugar', '1 quart vinegar 5%', '1/3 cup yellow mustard', '2 Tbsp cornstarch'];
-const HOT_PEPPERS = ['4 lb hot long peppers', '3 lb sweet peppers', '5 cups vinegar 5%', '1 cup water', '4 tsp canning salt', '2 Tbsp sugar'];
-const SPAGHETTI = ['30 lb tomatoes', '1 cup onions', '5 cloves garlic', '1 cup celery', '4 1/2 tsp salt', '2 Tbsp oregano', '4 Tbsp parsley', '2 tsp black pepper', '1/4 cup brown sugar', '1/4 cup vegetable oil'];
-const MARINATED = ['4 lb firm peppers', '1 cup bottled lemon juice', '2 cups white vinegar 5%', '1 Tbsp oregano leaves', '1 cup olive oil', '1/2 cup onions'];
-const KETCHUP = ['24 lb tomatoes', '3 cups onions', '3/4 tsp cayenne', '3 cups cider vinegar 5%', '4 tsp whole cloves', '1 1/2 cups sugar', '1/4 cup salt'];
+const PEACH_JAM = [
+  '3 3/4 cups crushed peaches',
+  '1/2 cup bottled lemon juice',
+  '1 box powdered pectin',
+  '5 cups sugar',
+];
+const RELISH = [
+  '10 lb green tomatoes',
+  '1 1/2 lb red sweet peppers',
+  '1 1/2 lb green sweet peppers',
+  '2 lb onions',
+  '1/2 cup canning salt',
+  '1 quart water',
+  '4 cups sugar',
+  '1 quart vinegar 5%',
+  '1/3 cup yellow mustard',
+  '2 Tbsp cornstarch',
+];
+const HOT_PEPPERS = [
+  '4 lb hot long peppers',
+  '3 lb sweet peppers',
+  '5 cups vinegar 5%',
+  '1 cup water',
+  '4 tsp canning salt',
+  '2 Tbsp sugar',
+];
+const SPAGHETTI = [
+  '30 lb tomatoes',
+  '1 cup onions',
+  '5 cloves garlic',
+  '1 cup celery',
+  '4 1/2 tsp salt',
+  '2 Tbsp oregano',
+  '4 Tbsp parsley',
+  '2 tsp black pepper',
+  '1/4 cup brown sugar',
+  '1/4 cup vegetable oil',
+];
+const MARINATED = [
+  '4 lb firm peppers',
+  '1 cup bottled lemon juice',
+  '2 cups white vinegar 5%',
+  '1 Tbsp oregano leaves',
+  '1 cup olive oil',
+  '1/2 cup onions',
+];
+const KETCHUP = [
+  '24 lb tomatoes',
+  '3 cups onions',
+  '3/4 tsp cayenne',
+  '3 cups cider vinegar 5%',
+  '4 tsp whole cloves',
+  '1 1/2 cups sugar',
+  '1/4 cup salt',
+];
 const RINGS = ['3 lb yellow banana peppers', '5 cups cider vinegar 5%', '1 1/4 cups water', '5 tsp canning salt'];
 const CRUSHED = ['22 lb tomatoes'];
 const PEACHES = ['17 1/2 lb peaches', '9 cups water', '2 1/4 cups sugar'];

@@ -39,7 +39,8 @@ function times({ low, high }: WrittenAmount, of: WrittenAmount['of'], factor: nu
 }
 
 function perUnit(from: WrittenAmount['of'], to: WrittenAmount['of'], card: CardLine): number | undefined {
-  const kg = (of: WrittenAmount['of']): number | undefined => (of === 'kg' ? 1 : of === 'ml' ? kgPerMl(card) : kgPerPiece(card));
+  const kg = (of: WrittenAmount['of']): number | undefined =>
+    of === 'kg' ? 1 : of === 'ml' ? kgPerMl(card) : kgPerPiece(card);
   const [a, b] = [kg(from), kg(to)];
   return a === undefined || b === undefined ? undefined : a / b;
 }

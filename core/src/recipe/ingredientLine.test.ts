@@ -53,9 +53,15 @@ test.each([
 });
 
 test('a range keeps both ends, and what stands in brackets is the same in another measure', () => {
-  expect(readIngredientLine('10-11 lb green tomatoes').amount).toMatchObject({ low: expect.closeTo(10 * LB, 6), high: expect.closeTo(11 * LB, 6) });
+  expect(readIngredientLine('10-11 lb green tomatoes').amount).toMatchObject({
+    low: expect.closeTo(10 * LB, 6),
+    high: expect.closeTo(11 * LB, 6),
+  });
   expect(readIngredientLine('4 to 6 onions').amount).toMatchObject({ of: 'pieces', low: 4, high: 6 });
-  expect(readIngredientLine('8 cups sliced onions (about 3 lb)')).toMatchObject({ crops: ['onion'], also: { of: 'kg', high: expect.closeTo(3 * LB, 6) } });
+  expect(readIngredientLine('8 cups sliced onions (about 3 lb)')).toMatchObject({
+    crops: ['onion'],
+    also: { of: 'kg', high: expect.closeTo(3 * LB, 6) },
+  });
 });
 
 test.each([
@@ -67,7 +73,13 @@ test.each([
 );
 
 test('words that are no amount are no fault, and nothing at all is nothing', () => {
-  for (const text of ['salt to taste', 'spices', 'boiling water to cover', '2 in deep ice', '1 in over the vegetables water']) {
+  for (const text of [
+    'salt to taste',
+    'spices',
+    'boiling water to cover',
+    '2 in deep ice',
+    '1 in over the vegetables water',
+  ]) {
     const { amount, unread } = readIngredientLine(text);
     expect([text, amount, unread]).toEqual([text, undefined, undefined]);
   }
@@ -78,7 +90,9 @@ test('words that are no amount are no fault, and nothing at all is nothing', () 
 test('every figure before a measure is read as another reader of quantities reads it', () => {
   const figure = fc.oneof(
     fc.integer({ min: 1, max: 99 }).map(String),
-    fc.tuple(fc.integer({ min: 1, max: 20 }), fc.constantFrom('1/2', '1/3', '3/4', '5/8')).map(([w, part]) => `${w} ${part}`),
+    fc
+      .tuple(fc.integer({ min: 1, max: 20 }), fc.constantFrom('1/2', '1/3', '3/4', '5/8'))
+      .map(([w, part]) => `${w} ${part}`),
     fc.tuple(fc.nat(20), fc.integer({ min: 1, max: 99 })).map(([w, part]) => `${w}.${part}`),
     fc.tuple(fc.integer({ min: 1, max: 20 }), fc.constantFrom('½', '¼', '⅔')).map(([w, sign]) => `${w}${sign}`),
   );

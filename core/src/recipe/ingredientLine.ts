@@ -125,12 +125,22 @@ export function readIngredientLine(text: string): WrittenLine {
 
 function read(typed: string): WrittenLine {
   const text = typed.trim();
-  const plain = SPELLED.reduce((said, [words, figure]) => said.replace(words, figure), text.replace(/^[-*•]\s*/, '').replace(/^pulp of (?=\d)/i, ''));
+  const plain = SPELLED.reduce(
+    (said, [words, figure]) => said.replace(words, figure),
+    text.replace(/^[-*•]\s*/, '').replace(/^pulp of (?=\d)/i, ''),
+  );
   const brackets = /\(([^)]*)\)/.exec(plain)?.[1] ?? '';
-  const bare = plain.replace(/\([^)]*\)/g, ' ').replace(/\s+/g, ' ').trim();
+  const bare = plain
+    .replace(/\([^)]*\)/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
   const optional = /\(optional\)|^up to|, optional/i.test(plain);
   const [found, rest] = DEPTH.test(bare) ? [undefined, bare.replace(DEPTH, 'to cover')] : amountIn(bare);
-  const food = rest.replace(/^of\s+/i, '').replace(/\s+/g, ' ').trim().toLowerCase();
+  const food = rest
+    .replace(/^of\s+/i, '')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .toLowerCase();
   const inBrackets = brackets === '' ? undefined : amountIn(brackets)[0];
   const role = foodRole(food, found);
   const amount = found && asTaken(found, role, food, bare);
@@ -189,7 +199,11 @@ function unitName(unit: string | undefined): string | undefined {
 }
 
 function foodRole(food: string, amount: WrittenAmount | undefined): Role | 'unknown' {
-  if (/^(ground )?(black )?pepper$/.test(food) && amount && (amount.of !== 'ml' || amount.high > MOST_GROUND_PEPPER_ML)) {
+  if (
+    /^(ground )?(black )?pepper$/.test(food) &&
+    amount &&
+    (amount.of !== 'ml' || amount.high > MOST_GROUND_PEPPER_ML)
+  ) {
     return 'low-acid';
   }
   // "6 cloves garlic" is garlic; "cloves" is the spice.
@@ -211,10 +225,14 @@ function asTaken(amount: WrittenAmount, role: Role | 'unknown', food: string, te
     if (/liquid/.test(food) && amount.of === 'kg') return pouches(amount.high / (3 * (KG_PER_LB / 16)));
     if (/liquid/.test(food) && amount.of === 'ml') return pouches(amount.high / (3 * (ML_PER_CUP / 8)));
     if (amount.of === 'kg') return { of: 'pieces', word: 'box', low: amount.low / BOX_KG, high: amount.high / BOX_KG };
-    if (amount.of === 'pieces' && amount.word === undefined) return { ...amount, word: /liquid/.test(food) ? 'pouch' : 'box' };
+    if (amount.of === 'pieces' && amount.word === undefined)
+      return { ...amount, word: /liquid/.test(food) ? 'pouch' : 'box' };
     return amount;
   }
-  if (isOunces && (role === 'vinegar' || role === 'lemon' || role === 'water' || role === 'oil' || /juice|cider/.test(food))) {
+  if (
+    isOunces &&
+    (role === 'vinegar' || role === 'lemon' || role === 'water' || role === 'oil' || /juice|cider/.test(food))
+  ) {
     const ml = ML_PER_CUP / 8 / (KG_PER_LB / 16);
     return { of: 'ml', low: amount.low * ml, high: amount.high * ml };
   }

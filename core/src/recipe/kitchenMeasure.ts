@@ -100,7 +100,8 @@ export function measureWords(measure: Measure, units: 'us' | 'metric' = 'us', ro
 function cupWords(ml: number): string {
   const quarts = ml / UNIT_SIZES.quart.size;
   const whole = (of: number, parts: number) => Math.abs(of * parts - Math.round(of * parts)) < 1e-6;
-  if (quarts >= 4 - 1e-9 && whole(quarts / 4, 2)) return `${printFraction(quarts / 4)} ${quarts > 4 ? 'gallons' : 'gallon'}`;
+  if (quarts >= 4 - 1e-9 && whole(quarts / 4, 2))
+    return `${printFraction(quarts / 4)} ${quarts > 4 ? 'gallons' : 'gallon'}`;
   if (quarts >= 4 && whole(quarts, 8)) return `${printFraction(quarts)} quarts`;
   return printMeasures(ml, { exact: true });
 }

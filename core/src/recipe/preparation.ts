@@ -2,16 +2,28 @@ import { type Card, type CardLine } from '../handbook/cards/card';
 
 /** Ways to prepare food that change how heat or acid goes through it, and what a card must say for each to be its own. */
 const WAYS: readonly { readonly said: RegExp; readonly onLine?: RegExp; readonly step?: RegExp }[] = [
-  { said: /\b(charred|char-?grilled|grilled|roasted|broiled|fire.?roasted|blackened)\b/, onLine: /blister/, step: /^blister/ },
+  {
+    said: /\b(charred|char-?grilled|grilled|roasted|broiled|fire.?roasted|blackened)\b/,
+    onLine: /blister/,
+    step: /^blister/,
+  },
   { said: /\bblistered\b/, onLine: /blister/, step: /^blister/ },
   { said: /\bsmoked\b/ },
-  { said: /\b(pur[ée]ed?|blended|liquidi[sz]ed|milled|sieved|strained)\b/, onLine: /blended|ground|sieved|strained/, step: /^(puree|food-mill|squeeze)/ },
+  {
+    said: /\b(pur[ée]ed?|blended|liquidi[sz]ed|milled|sieved|strained)\b/,
+    onLine: /blended|ground|sieved|strained/,
+    step: /^(puree|food-mill|squeeze)/,
+  },
   { said: /\b(mashed|pulped)\b/, onLine: /crush|mash|ground|pulp/, step: /^(crush|food-mill)/ },
   { said: /\bcrushed\b/, onLine: /crush|ground/, step: /^(crush|stem-crush|food-mill)/ },
   { said: /\bdrained\b/, onLine: /drain|dripped/, step: /^(drain|salt-|drip)/ },
   { said: /\b(fried|saut[ée]ed|caramel[i]?[sz]ed|browned)\b/, step: /^saute/ },
   { said: /\b(dehydrated|sun.?dried|freeze.?dried)\b/ },
-  { said: /\b(cooked|boiled|steamed|baked)\b/, onLine: /boil|cook|steam|blanch/, step: /^(boil|blanch|steam|cook|simmer)/ },
+  {
+    said: /\b(cooked|boiled|steamed|baked)\b/,
+    onLine: /boil|cook|steam|blanch/,
+    step: /^(boil|blanch|steam|cook|simmer)/,
+  },
   { said: /\b(tinned|canned)\b/, onLine: /tinned|canned/ },
 ];
 

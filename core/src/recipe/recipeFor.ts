@@ -148,18 +148,14 @@ function isAcid({ role, then }: CardLine): boolean {
 }
 
 /** One line in each pot. */
-function eachPot(
-  line: CardLine,
-  card: Card,
-  { pots, factor }: Size,
-  { jars, batches }: RecipeQuestion,
-): Measure {
+function eachPot(line: CardLine, card: Card, { pots, factor }: Size, { jars, batches }: RecipeQuestion): Measure {
   const { role, amount } = line;
   const isMain = line === mainLine(card);
   if (line.perPot) return kitchenMeasure(role, amount, 1);
   if (line.perQuartOf === 'jars') return kitchenMeasure(role, amount, quartsOfJars(jars) / pots);
   if (line.perQuartOf === 'fruit') return kitchenMeasure(role, amount, quartsOfFruit(card) * factor);
-  if (line.for9Pints && (batches === undefined || !isMain)) return kitchenMeasure(role, byTheLoad(line, jars), 1 / pots);
+  if (line.for9Pints && (batches === undefined || !isMain))
+    return kitchenMeasure(role, byTheLoad(line, jars), 1 / pots);
   if (!isProduce(line) || batches === undefined || amount.of === 'words') return kitchenMeasure(role, amount, factor);
   // What is picked goes in whole: of a page's range the end that yields reckon with.
   if (isMain) return kitchenMeasure(role, amount, (factor * amount.high) / endOf(role, amount));

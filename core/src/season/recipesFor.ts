@@ -99,7 +99,9 @@ function recipesOf(
 /** The crops that a product is led by: those its cards name first of all, and those of its printed pounds. */
 function mainCrops({ product, crops }: ProductRow): ProduceId[] {
   const led = cardsOf(product).flatMap((card) => mainLine(card)?.crops ?? []);
-  return [...new Set([...crops.flatMap(([first]) => first ?? []), ...led])].flatMap((crop) => findProduce(crop)?.crop ?? []);
+  return [...new Set([...crops.flatMap(([first]) => first ?? []), ...led])].flatMap(
+    (crop) => findProduce(crop)?.crop ?? [],
+  );
 }
 
 /** A canner that serves a tested method, and the jars it holds. */
@@ -141,7 +143,8 @@ function sharesOf(
   // What is optional, and herbs by the head, is taken where it lies and not planned for.
   const others = (card?.others ?? []).flatMap(({ crop: other, kgPerBatch, line }): CropShare[] => {
     const known = findProduce(other)?.crop;
-    const isPlanned = card && kgPerBatch !== undefined && known && grown.has(known) && !line.optional && isProduce(line);
+    const isPlanned =
+      card && kgPerBatch !== undefined && known && grown.has(known) && !line.optional && isProduce(line);
     return isPlanned ? [{ crop: known, kgPerJar: (kgPerJar * kgPerBatch) / card.main.kgPerBatch }] : [];
   });
   const sum = (of: ProduceId) =>

@@ -61,5 +61,11 @@ export function boughtFor({ lines }: RecipeAmounts): Bought[] {
 
 /** The name of a line in a shop. */
 export function shopName({ item }: CardLine): string {
-  return NAMES.find(([pattern]) => pattern.test(item))?.[1] ?? item.toLowerCase().replace(/,? ?\((.*?)\)|, (first|second|third|last|day.*)$/g, '').trim();
+  return (
+    NAMES.find(([pattern]) => pattern.test(item))?.[1] ??
+    item
+      .toLowerCase()
+      .replace(/,? ?\((.*?)\)|, (first|second|third|last|day.*)$/g, '')
+      .trim()
+  );
 }

@@ -22,7 +22,10 @@ const BATCH_SPREAD = 0.05;
  * @returns undefined while nothing was left over anywhere: what is common stands
  */
 export function learnedLiquid(card: Card, records: readonly BatchRecord[]): Range | undefined {
-  const own = records.filter(({ product, leftoverMl, jars, learnFrom }) => learnFrom && product === card.product && leftoverMl > 0 && jars.length > 0);
+  const own = records.filter(
+    ({ product, leftoverMl, jars, learnFrom }) =>
+      learnFrom && product === card.product && leftoverMl > 0 && jars.length > 0,
+  );
   const seen = own.flatMap(({ jars, leftoverMl }): number[] => {
     const made = recipeFor(card, { jars }).covering?.makeMl;
     const glassMl = jars.reduce((sum, { jar, count }) => sum + count * quartsPerJar(jar) * ML_PER_QUART, 0);

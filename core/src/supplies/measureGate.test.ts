@@ -60,5 +60,9 @@ test('what is measured by the pound is worked out by the pound', () => {
 });
 
 test('what is measured is the juice, where the page gives fruit and juice', () => {
-  expect(measuredPart(findCard('jelly-with-pectin/grape-plum')!)).toEqual({ words: 'juice', unit: 'cup', perBatch: expect.closeTo(6.5, 9) });
+  expect(measuredPart(findCard('jelly-with-pectin/grape-plum')!)).toEqual({
+    words: 'juice',
+    unit: 'cup',
+    perBatch: expect.closeTo(6.5, 9),
+  });
 });

@@ -41,7 +41,9 @@ export function measureGate(card: Card, amount: number): Gate | undefined {
   if (setsByTheBox(card) && pots < 1) return { kind: 'wait', measured, missing: measured.perBatch - amount };
   const { yields } = card;
   const made = pots * factor;
-  const jars = [{ jar: yields?.jar ?? ('quart' as const), count: made * (yields ? (yields.low + yields.high) / 2 : 4) }];
+  const jars = [
+    { jar: yields?.jar ?? ('quart' as const), count: made * (yields ? (yields.low + yields.high) / 2 : 4) },
+  ];
   const batches = new Map<CropId, number>((mainLine(card)?.crops ?? []).map((crop) => [crop, made]));
   return {
     kind: 'make',

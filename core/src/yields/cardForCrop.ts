@@ -40,7 +40,11 @@ export function cardForCrop(product: ProductId, crop: ProduceId): CropCard | und
 }
 
 /** The card of a planned batch: the one it was planned with, or the one for its crop, or the product's first. */
-export function cardOfBatch(product: ProductId, recipe: string | undefined, crop: ProduceId | undefined): Card | undefined {
+export function cardOfBatch(
+  product: ProductId,
+  recipe: string | undefined,
+  crop: ProduceId | undefined,
+): Card | undefined {
   const cards = cardsOf(product);
   return cards.find(({ card }) => card === recipe) ?? (crop && cardForCrop(product, crop)?.card) ?? cards[0];
 }

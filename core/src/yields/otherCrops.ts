@@ -74,7 +74,9 @@ export function missingFor(
   return otherNeeds(card, batches, there).flatMap(({ crop: other, needs, kg, free, stops }): MissingProduce[] => {
     // What no household picks is bought with the rest, and stands on the list for the shop.
     if (free || findProduce(other) === undefined || other === crop) return [];
-    const text = needs.map(({ line }) => `${measureWords(kitchenMeasure('other', line.amount, 1))} ${line.item}`).join(', ');
+    const text = needs
+      .map(({ line }) => `${measureWords(kitchenMeasure('other', line.amount, 1))} ${line.item}`)
+      .join(', ');
     const have = there(other);
     if (kg === undefined) return have > 0 ? [] : [{ crop: other, text, stops }];
     return kg - have > CRUMB_KG ? [{ crop: other, text, massKg: kg - have, stops }] : [];

@@ -44,7 +44,9 @@ test.each([
 test('ripe tomatoes become nothing that is made of green ones, and green ones nothing else', () => {
   const green = ['piccalilli', 'green-tomato-relish', 'pickled-green-tomatoes', 'green-tomato-pie-filling'];
   const made = (isGreen: boolean) =>
-    productsFromLots([{ crop: 'tomato-slicing', massKg: lb(30), green: isGreen }]).map(({ product }) => product.product);
+    productsFromLots([{ crop: 'tomato-slicing', massKg: lb(30), green: isGreen }]).map(
+      ({ product }) => product.product,
+    );
   expect(made(true).sort()).toEqual([...green].sort());
   expect(made(false).filter((product) => green.includes(product))).toEqual([]);
   expect(made(false)).toContain('tomatoes-crushed');
@@ -76,10 +78,17 @@ test('two ingredients of one crop are missing together, and what is counted in p
   const made = productsFromLots([{ crop: 'tomato-paste', massKg: lb(14) }]);
   const peppers = (product: string) => find(product, made).missing.filter(({ crop }) => crop === 'pepper-hot');
   expect(peppers('tomato-salsa-paste-tomatoes')).toEqual([
-    { crop: 'pepper-hot', text: '4 cups long green chiles, 1/2 cup jalapenos', massKg: expect.closeTo(lb(4.5 / 4), 2), stops: false },
+    {
+      crop: 'pepper-hot',
+      text: '4 cups long green chiles, 1/2 cup jalapenos',
+      massKg: expect.closeTo(lb(4.5 / 4), 2),
+      stops: false,
+    },
   ]);
   // Eight peppers for 16 lb of tomatoes, at about an ounce each (common practice).
-  expect(peppers('tomato-taco-sauce')).toMatchObject([{ crop: 'pepper-hot', text: '4 jalapenos, 4 long green chiles' }]);
+  expect(peppers('tomato-taco-sauce')).toMatchObject([
+    { crop: 'pepper-hot', text: '4 jalapenos, 4 long green chiles' },
+  ]);
 });
 
 test('lots of both tomatoes fill the same jars together; a formula of one fruit stands for itself', () => {

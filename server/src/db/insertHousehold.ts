@@ -51,9 +51,20 @@ export async function insertHousehold(tables: Tables, data: BackupData, transact
   await tables.lotChanges.bulkCreate(data.lotChanges, { transaction });
   await tables.ownMeasures.bulkCreate(data.ownMeasures, { transaction });
   const batches = withCrops(data.batches as Batch[], data.picks);
-  const rows = batches.map(({ uses: _, loads: __, ingredients = null, pressurePsi = null, againOf = null, recipe = null, without = null, ...row }) => {
-    return { ...row, ingredients, pressurePsi, againOf, recipe, without };
-  });
+  const rows = batches.map(
+    ({
+      uses: _,
+      loads: __,
+      ingredients = null,
+      pressurePsi = null,
+      againOf = null,
+      recipe = null,
+      without = null,
+      ...row
+    }) => {
+      return { ...row, ingredients, pressurePsi, againOf, recipe, without };
+    },
+  );
   await insertRows(tables.batches, rows, transaction);
   await insertParts(tables, batches, transaction);
   await tables.batchRecords.bulkCreate(data.batchRecords, { transaction });

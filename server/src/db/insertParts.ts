@@ -4,7 +4,9 @@ import { type Tables } from './tables';
 
 /** Writes what batches take from picks and their loads; the batches' own rows are there already. */
 export async function insertParts(tables: Tables, batches: readonly Batch[], transaction: Transaction): Promise<void> {
-  const uses = batches.flatMap((batch) => batch.uses.map(({ crop = null, ...use }) => ({ ...use, crop, batchId: batch.id })));
+  const uses = batches.flatMap((batch) =>
+    batch.uses.map(({ crop = null, ...use }) => ({ ...use, crop, batchId: batch.id })),
+  );
   const loads = batches.flatMap((batch) =>
     batch.loads.map(({ cannerId = null, withLoadId = null, ...load }) => ({
       ...load,

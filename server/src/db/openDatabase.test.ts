@@ -136,7 +136,8 @@ test.each([1, 2, 3, 4, 5, 6, 7])(
       sources: [],
     });
     expect([state.mark > 0, db.pantry.all.jars('s'), db.pantry.all.jars('u')]).toEqual([true, 5, 1]);
-    for (const absent of ['ingredients', 'againOf', 'recipe', 'without']) expect(state.batches[0]).not.toHaveProperty(absent);
+    for (const absent of ['ingredients', 'againOf', 'recipe', 'without'])
+      expect(state.batches[0]).not.toHaveProperty(absent);
     await db.close();
   },
 );

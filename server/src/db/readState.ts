@@ -152,7 +152,10 @@ export async function readBatches({ tables }: Pick<Database, 'tables'>, transact
     ...(againOf !== null && { againOf }),
     ...(recipe !== null && { recipe }),
     ...(without !== null && { without }),
-    uses: (usesOf.get(batch.id) ?? []).map(({ batchId: _, crop, ...use }) => ({ ...use, ...(crop !== null && { crop }) })),
+    uses: (usesOf.get(batch.id) ?? []).map(({ batchId: _, crop, ...use }) => ({
+      ...use,
+      ...(crop !== null && { crop }),
+    })),
     loads: (loadsOf.get(batch.id) ?? []).map(loadOf),
   }));
 }

@@ -38,7 +38,10 @@ export interface HouseholdRow {
   seasonPlan: Season['plan'];
   seasonPins: Season['pins'] | null;
 }
-export type BatchRow = Omit<Batch, 'uses' | 'loads' | 'ingredients' | 'pressurePsi' | 'againOf' | 'recipe' | 'without'> & {
+export type BatchRow = Omit<
+  Batch,
+  'uses' | 'loads' | 'ingredients' | 'pressurePsi' | 'againOf' | 'recipe' | 'without'
+> & {
   recipe: string | null;
   without: readonly string[] | null;
   againOf: string | null;

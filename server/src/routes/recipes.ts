@@ -41,7 +41,9 @@ export function recipesRoute(db: Database): Router {
     })
     .get('/recipes/:id', (req, res) => {
       const card = offered(req.params.id);
-      const batch = card.yields ? [{ jar: card.yields.jar, count: card.yields.high }] : [{ jar: 'quart' as const, count: 4 }];
+      const batch = card.yields
+        ? [{ jar: card.yields.jar, count: card.yields.high }]
+        : [{ jar: 'quart' as const, count: 4 }];
       const reply: RecipeReply = {
         ...summaryOf(card),
         ingredients: recipeFor(card, { jars: batch }).lines.map(lineOf),
@@ -84,7 +86,12 @@ function holdAgainstTested(card: Card, jars: readonly JarCount[]): void {
   const over = jars.find(({ jar }) => JARS[jar].nominalFlOz > JARS[largest].nominalFlOz);
   if (!over) return;
   const message = `${JARS[over.jar].several} were never tested for it: at most ${JARS[largest].several}.`;
-  throw new Problem(422, 'jar-too-large', message.replace(/^./, (letter) => letter.toUpperCase()), { jars: message });
+  throw new Problem(
+    422,
+    'jar-too-large',
+    message.replace(/^./, (letter) => letter.toUpperCase()),
+    { jars: message },
+  );
 }
 
 function summaryOf(card: Card): RecipesReply['recipes'][number] {
@@ -137,7 +144,11 @@ function amountOf(measure: Measure): Pick<LineReply, 'amount' | 'ml' | 'kg'> {
 }
 
 /** What is not on hand of the crops of a card, for these jars; what is bought otherwise is not asked about. */
-async function missingOnHand(db: Database, card: Card, jars: readonly JarCount[]): Promise<NonNullable<RecipeForReply['missing']>> {
+async function missingOnHand(
+  db: Database,
+  card: Card,
+  jars: readonly JarCount[],
+): Promise<NonNullable<RecipeForReply['missing']>> {
   const main = mainLine(card);
   const perBatch = quartsPerBatch(card);
   const crops = (main?.crops ?? []).flatMap((crop) => findProduce(crop)?.crop ?? []);
@@ -147,7 +158,8 @@ async function missingOnHand(db: Database, card: Card, jars: readonly JarCount[]
     timedUses(await readBatchesNow(db)),
     await all(db.tables.lotChanges, [['at', 'ASC']]),
   );
-  const there = (crop: ProduceId) => lots.filter((lot) => lot.crop === crop).reduce((sum, { massKg }) => sum + massKg, 0);
+  const there = (crop: ProduceId) =>
+    lots.filter((lot) => lot.crop === crop).reduce((sum, { massKg }) => sum + massKg, 0);
   const crop = [...crops].sort((a, b) => there(b) - there(a))[0] as ProduceId;
   const own = cardForCrop(card.product, crop);
   if (!own) return [];

@@ -42,8 +42,7 @@ export function LoadBlock({ load, number, day, column, topPx }: LoadBlockProps) 
   const boilPx = (boil.endMin - boil.startMin) * PX_PER_MIN;
   const said = cannerWords({ ...load.batch, processMinutes: load.minutes });
   const guests = load.guests.map(
-    (guest) =>
-      ` with ${countJars(guest.load.jars, guest.batch.jar)} ${nameOf(guest.batch).toLowerCase()}`,
+    (guest) => ` with ${countJars(guest.load.jars, guest.batch.jar)} ${nameOf(guest.batch).toLowerCase()}`,
   );
   const restMin = Math.round(rest.endMin - rest.startMin);
   const words = `Load ${number}, ${jars} ${nameOf(load.batch).toLowerCase()}${guests.join('')}: in at ${timeOf(loading.startMin)}, ${said.process} from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then ${restMin} min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;

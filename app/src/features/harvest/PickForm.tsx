@@ -201,6 +201,8 @@ function Outlook({
 
 /** Tomatoes are picked green too, before the frost; they are made into what has a recipe for green ones. */
 function ripenessesOf(crop: PickDraft['crop']): readonly PickDraft['ripeness'][] {
-  const hasGreenCard = CARDS.some((card) => card.ingredients.some(({ state, crops }) => state === 'green' && crops.includes(crop)));
+  const hasGreenCard = CARDS.some((card) =>
+    card.ingredients.some(({ state, crops }) => state === 'green' && crops.includes(crop)),
+  );
   return hasGreenCard ? ['green', 'firm', 'ripe', 'soft'] : ['firm', 'ripe', 'soft'];
 }

@@ -16,7 +16,10 @@ interface DoseKeyProps {
   onDone: () => void;
 }
 
-const SPOONS = { tbsp: { words: 'tablespoons', ml: ML_PER_TBSP }, tsp: { words: 'teaspoons', ml: ML_PER_TSP } } as const;
+const SPOONS = {
+  tbsp: { words: 'tablespoons', ml: ML_PER_TBSP },
+  tsp: { words: 'teaspoons', ml: ML_PER_TSP },
+} as const;
 type Spoon = keyof typeof SPOONS;
 
 /** Acid in every jar, confirmed with the acid and the spoon that were used: less than the dose does not go on to filling. */

@@ -90,7 +90,12 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
   ];
   // What is over of this measure is a part of what these loads took.
   const over = gate?.kind === 'make' && gate.left > 0.02 ? gate.left / amount : 0;
-  const share = jarsMeant / Math.max(1, batch.loads.reduce((sum, load) => sum + load.jars, 0));
+  const share =
+    jarsMeant /
+    Math.max(
+      1,
+      batch.loads.reduce((sum, load) => sum + load.jars, 0),
+    );
   const crop = mainCropOf(batch);
   const restKg = over * share * massKgOf(batch, crop);
   const rest = { batch, crop, restKg };

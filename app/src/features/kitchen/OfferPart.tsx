@@ -30,7 +30,18 @@ interface OfferPartProps {
 }
 
 /** What a change does to the rest of the day, in one line: taken or refused. Nothing is told before. */
-export function OfferPart({ day, live, words, change, asked, before = [], usedPart, onTake, onRefuse, onTaken }: OfferPartProps) {
+export function OfferPart({
+  day,
+  live,
+  words,
+  change,
+  asked,
+  before = [],
+  usedPart,
+  onTake,
+  onRefuse,
+  onTaken,
+}: OfferPartProps) {
   const tell = useTellDay(day.id);
   const { canners } = useHousehold().household;
   const [solved, setSolved] = useState<RestSolved | 'cutOff'>();

@@ -90,7 +90,8 @@ export function ShortPart({ day, batch, card, missing, onAdded }: ShortPartProps
 function useWithoutPectin(batch: Batch, card: Card) {
   const pages = usePages();
   const crop = mainCropOf(batch);
-  const product = batch.product in WITHOUT_PECTIN ? WITHOUT_PECTIN[batch.product as keyof typeof WITHOUT_PECTIN] : undefined;
+  const product =
+    batch.product in WITHOUT_PECTIN ? WITHOUT_PECTIN[batch.product as keyof typeof WITHOUT_PECTIN] : undefined;
   const other = product && crop && setsByTheBox(card) ? cardForCrop(product, crop) : undefined;
   if (!product || !other) return undefined;
   const { jar, method, altitudeFt } = batch;

@@ -36,9 +36,7 @@ export function CountScreen() {
   const place = chosen ?? places[0]?.id;
   const [counted, setCounted] = useState<Readonly<Record<string, number>>>({});
   const [reason, setReason] = useState<FewerReason>('taken');
-  const groups = shelfGroups(stocked.filter((lot) => lot.place === place)).sort((a, b) =>
-    a.name.localeCompare(b.name),
-  );
+  const groups = shelfGroups(stocked.filter((lot) => lot.place === place)).sort((a, b) => a.name.localeCompare(b.name));
   const keyOf = ({ product, jar, name }: ShelfGroup) => `${place} ${product} ${jar} ${name}`;
   const differing = groups.filter((group) => (counted[keyOf(group)] ?? group.jars) !== group.jars);
   const fewer = differing.some((group) => (counted[keyOf(group)] ?? 0) < group.jars);

@@ -94,7 +94,9 @@ function empty(
   planned: ReadonlyMap<string, number>,
 ): ShelfGroup[] {
   const here = groups.filter(({ placeKind }) => placeKind === 'shelf');
-  const coming = [...planned.keys()].map(groupOfKey).filter((key) => !here.some((group) => keyOf(group) === keyOf(key)));
+  const coming = [...planned.keys()]
+    .map(groupOfKey)
+    .filter((key) => !here.some((group) => keyOf(group) === keyOf(key)));
   const wanted = goals
     .filter(({ jars }) => (jars ?? 0) > 0)
     .filter(({ product, jar }) => ![...here, ...coming].some((group) => group.product === product && group.jar === jar))

@@ -199,8 +199,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                 </View>
                 {before.length > 0 && (
                   <Words weight={700}>
-                    Done before this day:{' '}
-                    {before.map(({ step }) => step.plainWords.toLowerCase()).join(', then ')}.
+                    Done before this day: {before.map(({ step }) => step.plainWords.toLowerCase()).join(', then ')}.
                   </Words>
                 )}
                 {amounts && (

@@ -17,7 +17,9 @@ export function MissingLines({ missing }: { missing: readonly MissingProduce[] }
         const name = CROP_NAMES[crop];
         return (
           <View key={crop} className="flex-row items-center gap-3">
-            <View className="w-[40px] items-center opacity-60">{produce && <CropGlyph crop={produce} size={36} />}</View>
+            <View className="w-[40px] items-center opacity-60">
+              {produce && <CropGlyph crop={produce} size={36} />}
+            </View>
             <View className="flex-1">
               <Words weight={700}>
                 {name}: missing {massKg === undefined ? `${text} a batch` : mass(massKg)}

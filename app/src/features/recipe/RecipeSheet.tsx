@@ -45,10 +45,19 @@ export function RecipeSheet({ content, jar, missing = [] }: RecipeSheetProps) {
         ))}
       </View>
       {pots > 1 && (
-        <Words weight={700}>In {pots} pots side by side, never in one. The amounts here are of {pots === 2 ? 'both' : `all ${pots}`} together.</Words>
+        <Words weight={700}>
+          In {pots} pots side by side, never in one. The amounts here are of {pots === 2 ? 'both' : `all ${pots}`}{' '}
+          together.
+        </Words>
       )}
       {groups.steps.map((group, i) => (
-        <Step key={`${group.step.step} ${group.drained} ${group.perJar}`} group={group} number={i + 1} jar={jar} pots={pots} />
+        <Step
+          key={`${group.step.step} ${group.drained} ${group.perJar}`}
+          group={group}
+          number={i + 1}
+          jar={jar}
+          pots={pots}
+        />
       ))}
       {coverings.length > 0 && <CoveringPart coverings={coverings} />}
     </View>
@@ -110,7 +119,8 @@ function Step({ group, number, jar, pots }: { group: StepGroup; number: number; 
         <View role="list" className="flex-1 gap-1 pl-9">
           {lines.map((line) => {
             const { key, amount, item, beside } = amountWordsOf(line, units, 'all');
-            const each = pots > 1 && line.each && line.each.of !== 'words' ? measureWords(line.each, units, line.line.role) : '';
+            const each =
+              pots > 1 && line.each && line.each.of !== 'words' ? measureWords(line.each, units, line.line.role) : '';
             return (
               <View key={key} role="listitem">
                 <Words>
@@ -121,7 +131,10 @@ function Step({ group, number, jar, pots }: { group: StepGroup; number: number; 
                 </Words>
                 {(beside !== '' || each !== '') && (
                   <Words size="label" tone="ink-2">
-                    {[...(each === '' || drained ? [] : [`${each} in each pot`]), ...(beside === '' ? [] : [beside])].join('; ')}
+                    {[
+                      ...(each === '' || drained ? [] : [`${each} in each pot`]),
+                      ...(beside === '' ? [] : [beside]),
+                    ].join('; ')}
                   </Words>
                 )}
               </View>
@@ -154,10 +167,9 @@ function CoveringPart({ coverings }: { coverings: readonly Covering[] }) {
   const cups = (ml: number) => printMeasures(ml);
   return (
     <Words>
-      Covering liquid: make{' '}
-      <Words weight={800}>{cups(sum(({ makeMl }) => makeMl))}</Words>. These jars will likely take{' '}
-      {cups(sum(({ likelyMl }) => likelyMl.p10))} to {cups(sum(({ likelyMl }) => likelyMl.p90))}. Fill to the headspace; should it
-      run short, make the same mix again for the jars still dry.
+      Covering liquid: make <Words weight={800}>{cups(sum(({ makeMl }) => makeMl))}</Words>. These jars will likely take{' '}
+      {cups(sum(({ likelyMl }) => likelyMl.p10))} to {cups(sum(({ likelyMl }) => likelyMl.p90))}. Fill to the headspace;
+      should it run short, make the same mix again for the jars still dry.
     </Words>
   );
 }

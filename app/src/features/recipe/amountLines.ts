@@ -25,9 +25,18 @@ export function amountWordsOf(line: AmountLine, units: Units, of: 'pot' | 'all')
     return `or ${measureWords(dose, units, other.line.role)} ${other.line.item}`;
   });
   const amount = perJar
-    ? [...new Set(perJar.map(({ jar, dose }) => (perJar.length > 1 ? `${words(dose)} a ${JARS[jar].one}` : words(dose))))].join(', ')
+    ? [
+        ...new Set(
+          perJar.map(({ jar, dose }) => (perJar.length > 1 ? `${words(dose)} a ${JARS[jar].one}` : words(dose))),
+        ),
+      ].join(', ')
     : words(of === 'pot' ? (each ?? all) : all);
   const as = own.as === undefined ? [] : [own.as];
-  const beside = [...as, ...(own.prep === undefined ? [] : [own.prep]), ...(own.optional ? ['may be left out'] : []), ...others];
+  const beside = [
+    ...as,
+    ...(own.prep === undefined ? [] : [own.prep]),
+    ...(own.optional ? ['may be left out'] : []),
+    ...others,
+  ];
   return { key: own.item + own.into, amount, item: own.item, beside: beside.join('; ') };
 }

@@ -19,10 +19,7 @@ export interface StepGroups {
 }
 
 /** A recipe's lines by the step they go into, what is weighed as produce in front; steps without an amount are left out. */
-export function stepGroups(
-  lines: readonly AmountLine[],
-  steps: readonly RecipeStep[],
-): StepGroups {
+export function stepGroups(lines: readonly AmountLine[], steps: readonly RecipeStep[]): StepGroups {
   const produce = lines.filter(({ line }) => isProduce(line));
   const others = lines.filter(({ line }) => !isProduce(line));
   const parts = steps.flatMap((step): StepGroup[] =>
@@ -52,7 +49,8 @@ export function linesOfStep(lines: readonly AmountLine[], entry: string): readon
 export function produceOfStep(lines: readonly AmountLine[], card: Card, entry: string): readonly AmountLine[] {
   const [step = '', crop] = entry.split(/[#:]/);
   const produce = lines.filter(({ line }) => isProduce(line) && line.crops.length > 0);
-  if (crop !== undefined && entry.includes(':')) return produce.filter(({ line }) => line.crops.includes(crop as never));
+  if (crop !== undefined && entry.includes(':'))
+    return produce.filter(({ line }) => line.crops.includes(crop as never));
   const of = card.steps.find((own) => own.step === step)?.of;
   if (of) return produce.filter(({ line }) => line.crops.some((each) => of.includes(each)));
   return step.startsWith('wash') ? produce : [];

@@ -193,9 +193,9 @@ function Cardless({ products, crops }: { products: readonly ProductRow[]; crops:
   const names = crops.map(({ crop }) => produceRow(crop).name.toLowerCase()).join(' or ');
   return (
     <Words className="border-t-2 border-hair py-2">
-      {products.map(({ name }) => name).join(', ')}: Hoddle has no tested recipe of {names} for it, and another fruit’s is
-      not offered. The leaflet in the box of pectin has one, or your extension office; until then the fruit keeps in the
-      freezer.
+      {products.map(({ name }) => name).join(', ')}: Hoddle has no tested recipe of {names} for it, and another fruit’s
+      is not offered. The leaflet in the box of pectin has one, or your extension office; until then the fruit keeps in
+      the freezer.
     </Words>
   );
 }

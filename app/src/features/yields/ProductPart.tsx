@@ -50,9 +50,11 @@ export function ProductPart({ part, lots, several, quartPx, widthPx }: ProductPa
         </Words>
       </RowLink>
       {rows.every(({ jars }) => jars.p90 === 0) && <Words tone="ink-2">Not enough for a full jar.</Words>}
-      {rows.filter(({ jars }) => jars.p90 > 0).map((row) => (
-        <SizeRow key={row.jar} row={row} part={part} lots={lots} quartPx={quartPx} />
-      ))}
+      {rows
+        .filter(({ jars }) => jars.p90 > 0)
+        .map((row) => (
+          <SizeRow key={row.jar} row={row} part={part} lots={lots} quartPx={quartPx} />
+        ))}
       {restWords(made, mass).map((words) => (
         <Words key={words} size="label">
           {words}

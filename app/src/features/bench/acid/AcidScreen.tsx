@@ -60,7 +60,13 @@ export function AcidScreen() {
     },
     ...(dose.citricAcidTsp === undefined
       ? []
-      : [{ acid: 'citric acid', each: `${printFraction(dose.citricAcidTsp)} tsp`, ml: dose.citricAcidTsp * ML_PER_TSP }]),
+      : [
+          {
+            acid: 'citric acid',
+            each: `${printFraction(dose.citricAcidTsp)} tsp`,
+            ml: dose.citricAcidTsp * ML_PER_TSP,
+          },
+        ]),
     ...(dose.vinegarTbsp === undefined
       ? []
       : [

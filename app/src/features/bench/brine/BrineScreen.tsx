@@ -268,12 +268,16 @@ function GoesRound({
   const dry = Math.min(jars, Math.ceil((most / Math.max(1, likelyMl.p90)) * jars - 1e-9));
   const again = dry > 0 ? recipeFor(card, { jars: [{ jar, count: dry }] }).covering : undefined;
   const mixWords = (of: readonly AmountLine[]) =>
-    of.map((line) => amountWordsOf(line, units, 'all')).map(({ amount, item }) => `${amount} ${item}`).join(', ');
+    of
+      .map((line) => amountWordsOf(line, units, 'all'))
+      .map(({ amount, item }) => `${amount} ${item}`)
+      .join(', ');
   return (
     <View className="gap-2">
       <Words>
         {countJars(jars, jar)} likely take <Words weight={800}>{printMeasures(likelyMl.p10)}</Words> to{' '}
-        <Words weight={800}>{printMeasures(likelyMl.p90)}</Words>. To be sure make {printMeasures(makeMl)}: {mixWords(lines)}.
+        <Words weight={800}>{printMeasures(likelyMl.p90)}</Words>. To be sure make {printMeasures(makeMl)}:{' '}
+        {mixWords(lines)}.
       </Words>
       {again ? (
         <Words weight={700}>
@@ -281,8 +285,8 @@ function GoesRound({
         </Words>
       ) : (
         <Words>
-          About {printMeasures(Math.max(0, totalMl - likelyMl.p50))} will be left. Clean, it keeps in the refrigerator for
-          the next jars of the same recipe; what has touched food is for the kitchen, never for jars.
+          About {printMeasures(Math.max(0, totalMl - likelyMl.p50))} will be left. Clean, it keeps in the refrigerator
+          for the next jars of the same recipe; what has touched food is for the kitchen, never for jars.
         </Words>
       )}
     </View>

@@ -21,7 +21,9 @@ export function askedChanges(product: ProductRow): ChangeId[] {
   const ingredients = cardsOf(product.product).flatMap((card) => card.ingredients);
   const roles = new Set(ingredients.map(({ role }) => role));
   const own = OF_ROLE.filter(([role]) => roles.has(role)).flatMap(([, changes]) => changes);
-  const peppers: ChangeId[] = ingredients.some(({ crops }) => crops.some((crop) => crop === 'pepper-hot' || crop === 'pepper-sweet'))
+  const peppers: ChangeId[] = ingredients.some(({ crops }) =>
+    crops.some((crop) => crop === 'pepper-hot' || crop === 'pepper-sweet'),
+  )
     ? ['swap-peppers']
     : [];
   const acid: ChangeId[] = product.productClass === 'tomato' ? ['less-acid', 'more-low-acid'] : [];

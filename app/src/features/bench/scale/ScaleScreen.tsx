@@ -111,9 +111,7 @@ function glanceOf(gate: Gate): string {
   if (gate.kind === 'wait') return 'Not enough for a batch: wait';
   const { pots, factor, jars } = gate;
   const said =
-    pots === 1
-      ? `${printFraction(factor)} of the recipe`
-      : `${pots} pots, ${printFraction(factor)} of the recipe each`;
+    pots === 1 ? `${printFraction(factor)} of the recipe` : `${pots} pots, ${printFraction(factor)} of the recipe each`;
   return jars ? `${said}: ${printSpan(jars)} jars` : said;
 }
 
@@ -169,7 +167,8 @@ function GateAnswer({ gate, product, card }: GateAnswerProps) {
             </Words>
           )}
           <Words>
-            A pot of {pot} quarts at its fullest{product.productClass === 'spread' ? ', since jam climbs as it boils' : ''}.
+            A pot of {pot} quarts at its fullest
+            {product.productClass === 'spread' ? ', since jam climbs as it boils' : ''}.
             {pots > 1 ? ' Side by side, never in one pot.' : ''}
           </Words>
         </View>
