@@ -1,17 +1,22 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { Bench } from 'tinybench';
+import { CARDS } from '../src/handbook/cards';
 import { JAR_SIZES } from '../src/handbook/jars';
 import { PRODUCTS } from '../src/handbook/products';
 import { searchProducts } from '../src/handbook/searchProducts';
 import { findProcess } from '../src/process/findProcess';
 import { METHODS } from '../src/process/method';
 import { searchNever } from '../src/process/neverOnShelf';
+import { lineWords } from '../src/recipe/cardWords';
+import { readIngredientLine } from '../src/recipe/ingredientLine';
 import { machineWords, say } from './report';
 
 /** What a look-up and a search may take, so that a screen follows every key: one frame at 60 a second is 16 ms. */
 const LOOK_UP_BUDGET_MS = 0.05;
 const SEARCH_BUDGET_MS = 16;
+/** A hundred lines of a written batch, each read anew. */
+const READ_BUDGET_MS = 5;
 
 const SEED = 20_260_829;
 const random = xoroshiro128plus(SEED);
@@ -24,6 +29,20 @@ const questions = Array.from({ length: 4_096 }, () => ({
   method: oneOf(METHODS),
   altitudeFt: uniformInt(random, 0, 12_000),
 }));
+/** Lines of all cards, as printed and in other spellings: a hundred of them. */
+const SPELT: readonly (readonly [RegExp, string])[] = [
+  [/cups?/, 'c.'],
+  [/1\/2/, '½'],
+  [/lb/, 'pounds'],
+  [/quarts?/, 'litres'],
+  [/Tbsp/, 'tablespoons'],
+];
+const LINES = CARDS.flatMap(({ ingredients }) => ingredients)
+  .slice(0, 100)
+  .map((line, i) => {
+    const [from, to] = SPELT[i % SPELT.length] ?? [/$/, ''];
+    return lineWords(line).replace(from, to);
+  });
 const names = PRODUCTS.flatMap(({ name, otherNames }) => [name, ...otherNames]);
 /** Names as they are typed: cut anywhere, one in three with a letter amiss. */
 const typed = Array.from({ length: 1_024 }, () => {
@@ -44,9 +63,12 @@ bench.add('search over all names, tested and never', () => {
   searchProducts(text);
   searchNever(text);
 });
+bench.add(`reading ${LINES.length} ingredient lines as cooks write them`, () => {
+  for (const line of LINES) readIngredientLine(line);
+});
 await bench.run();
 
-const budgets = [LOOK_UP_BUDGET_MS, SEARCH_BUDGET_MS];
+const budgets = [LOOK_UP_BUDGET_MS, SEARCH_BUDGET_MS, READ_BUDGET_MS];
 say(machineWords(SEED));
 for (const [n, { name, result }] of bench.tasks.entries()) {
   if (result.state !== 'completed') throw new Error(`${name}: ${result.state}`);

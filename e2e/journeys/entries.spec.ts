@@ -140,7 +140,7 @@ test('24 pints in a canner that holds 9 are 9, 9, 6 or evened out 8, 8, 8', asyn
 for (const [crop, product, jars, minutes] of [
   ['Paste tomatoes', 'Whole tomatoes in water', 'pints', 50],
   ['Paste tomatoes', 'Thin tomato sauce', 'quarts', 50],
-  ['Damson plums', 'Plums or damsons in syrup', 'pints', 30],
+  ['Damson plums', 'Damsons in syrup', 'pints', 30],
 ] as const) {
   // USDA Complete Guide to Home Canning, 2015, guides 2 and 3: minutes at 3,001 to 6,000 ft.
   test(`${product.toLowerCase()} goes the same way, ${minutes} min in ${jars}`, async ({ page }) => {

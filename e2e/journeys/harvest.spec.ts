@@ -213,7 +213,7 @@ test('lots of several crops together: what each product takes, misses and leaves
   await hands.press(/^From 10 lb ripe\. Choose lots/);
   await page.getByRole('checkbox', { name: /19 lb damson plums/ }).click();
   await expect(page.getByRole('heading', { name: '2 lots together make' })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Jam with added pectin' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Damson jam' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Crushed tomatoes' })).toBeVisible();
   await watch.fits();
   watch.calm();

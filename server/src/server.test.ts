@@ -389,6 +389,46 @@ describe('the running day', () => {
     expect((await server.call('POST', '/kitchen/day-events', foreign)).status).toBe(409);
   });
 
+  // The National Center, strawberry jam; USDA Complete Guide, 2015, guide 7: jam without pectin, half-pints, 5 min below 1,001 ft.
+  test('fruit that is added must be there, and another card comes with its own tested time', async () => {
+    const basket = { ...pick(), crop: 'blackberry', massKg: 5, softKg: 0 };
+    await server.call('POST', '/picks', basket);
+    const way = { product: 'jam-with-pectin', recipe: 'jam-with-pectin/berry', jar: 'half-pint' };
+    const batch = { ...batchOf(basket.id, 2, [9], 10), ...way };
+    expect((await server.call('POST', '/batches', batch)).status).toBe(201);
+    const add = (massKg: number, more = {}) =>
+      server.call(
+        'POST',
+        '/kitchen/day-events',
+        dayEvent({
+          ...{ type: 'produce-added', batchId: batch.id },
+          use: { pickId: basket.id, crop: 'blackberry', massKg, softKg: 0 },
+          ...more,
+        }),
+      );
+    expect((await add(2)).status).toBe(201);
+    expect(await add(2)).toMatchObject({ status: 409, body: { error: { code: 'not-on-hand' } } });
+    expect((await add(1, { batchId: uuidV7() })).status).toBe(404);
+    expect((await server.call('POST', '/batches', batchOf(basket.id, 2))).status).toBe(409);
+    const other = (processMinutes: number, recipe = 'jam-no-pectin/berry') =>
+      server.call(
+        'POST',
+        '/kitchen/day-events',
+        dayEvent({
+          ...{ type: 'recipe-changed', batchId: batch.id, product: 'jam-no-pectin', recipe },
+          ...{ pack: 'hot', processMinutes },
+        }),
+      );
+    expect(await other(4)).toMatchObject({ status: 422, body: { error: { code: 'too-short' } } });
+    expect(await other(30, 'tomato-chile-salsa')).toMatchObject({
+      status: 422,
+      body: { error: { code: 'not-tested' } },
+    });
+    expect((await other(30)).status).toBe(201);
+    const { dayEvents } = (await server.call('GET', '/state')).body;
+    expect(dayEvents.map(({ type }: { type: string }) => type)).toEqual(['produce-added', 'recipe-changed']);
+  });
+
   test('a day with a load still in its canner is not closed', async () => {
     const basket = pick();
     await server.call('POST', '/picks', basket);

@@ -27,10 +27,13 @@ export function jarsCalled(
   const crop = told.crop !== undefined && isCrop(told.crop) ? told.crop : undefined;
   const byCard = PRODUCTS.find(({ product }) => cardsOf(product).some(({ card }) => card === told.recipe));
   if (byCard) return { product: byCard.product, recipe: told.recipe ?? '', ...(crop && { crop }) };
-  const called = productCalled(name);
-  if (called) return { product: called.product, ...(crop && { crop }) };
-  const known = names.get(name.trim().toLowerCase());
-  return known && { ...known, ...(crop && { crop }) };
+  const asked = name.trim().toLowerCase();
+  const plain = PRODUCTS.find((row) => row.name.toLowerCase() === asked);
+  // "Apple purée" is what one recipe is called before it is another word for applesauce.
+  const known = plain ? undefined : names.get(asked);
+  if (known) return { ...known, ...(crop && { crop }) };
+  const called = plain ?? productCalled(name);
+  return called && { product: called.product, ...(crop && { crop }) };
 }
 
 function allNames(): [string, CalledJars][] {

@@ -1,0 +1,151 @@
+import fc from 'fast-check';
+import { CARDS, isOffered } from '../handbook/cards';
+import { findProduce } from '../handbook/produce';
+import { type Lot } from '../harvest/onHand';
+import { mainLine } from '../recipe/cardCrops';
+import { setsByTheBox } from '../recipe/pots';
+import { cardForCrop } from '../yields/cardForCrop';
+import { estimateJars } from '../yields/estimateJars';
+import { amountsOfBatch } from './amountsOfBatch';
+import { type Batch, nameOf } from './batch';
+import { takeForRecipe } from './takeForRecipe';
+
+const KG_PER_LB = 0.453_592_37;
+const DAY = 24 * 60 * 60_000;
+
+function lot(crop: Lot['crop'], lb: number, more: Partial<Lot> = {}): Lot {
+  return {
+    ...{ pickId: `${crop} pick`, part: 'sound', place: 'cool', ripeness: 'ripe', until: 3 * DAY },
+    crop,
+    massKg: lb * KG_PER_LB,
+    ...more,
+  } as Lot;
+}
+
+/** A batch of a card as a household has it: of its main crop, in the jar of its page, in any loads. */
+const anyBatch = fc
+  .record({
+    card: fc.constantFrom(
+      ...CARDS.filter(isOffered).flatMap((card) => {
+        const crop = mainLine(card)?.crops.flatMap((each) => findProduce(each)?.crop ?? [])[0];
+        return crop && card.yields && cardForCrop(card.product, crop)?.card === card
+          ? [{ card, crop, jar: card.yields.jar }]
+          : [];
+      }),
+    ),
+    loads: fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 4 }),
+  })
+  .map(({ card: { card, crop, jar }, loads }) => {
+    const jars = loads.reduce((sum, each) => sum + each, 0);
+    const green = cardForCrop(card.product, crop)?.green;
+    const lots = [lot(crop, 10_000, { ripeness: green ? 'green' : 'ripe' })];
+    const { uses, mainKg } = takeForRecipe({ product: card.product, crop, jar, jars, mainLots: lots, lots });
+    const batch: Batch = {
+      ...{ id: 'b', product: card.product, recipe: card.card, jar, pack: 'hot', method: 'boiling-water' },
+      ...{ altitudeFt: 0, processMinutes: 10, cannerId: 'c', startAt: 0, uses },
+      loads: loads.map((each, i) => ({ id: `load ${i}`, number: i + 1, jars: each })),
+    };
+    return { card, batch, jars, mainKg };
+  });
+
+const valueOf = (measure: { of: string } | undefined) =>
+  measure && measure.of !== 'words' ? (measure as unknown as { value: number }).value : 0;
+
+test('what the loads take by step adds up to what is bought for the batch, line by line', () => {
+  fc.assert(
+    fc.property(anyBatch, ({ batch }) => {
+      const amounts = amountsOfBatch(batch)!;
+      expect(amounts.loads.map(({ loadId }) => loadId)).toEqual(batch.loads.map(({ id }) => id));
+      expect(amounts.pots).toBe(amounts.loads.reduce((sum, load) => sum + load.amounts.pots, 0));
+      for (const [i, line] of amounts.lines.entries()) {
+        const inLoads = amounts.loads.reduce((sum, load) => sum + valueOf(load.amounts.lines[i]!.all), 0);
+        expect([line.line.item, valueOf(line.all)]).toEqual([line.line.item, expect.closeTo(inLoads, 6)]);
+      }
+    }),
+  );
+});
+
+test('pectin is in whole boxes, no more pots than the jars need, and of the fruit no more is set apart than they take', () => {
+  fc.assert(
+    fc.property(anyBatch, ({ card, batch, jars, mainKg }) => {
+      const { pots, lines } = amountsOfBatch(batch)!;
+      if (!setsByTheBox(card)) return;
+      const most = card.yields!.high;
+      expect(pots).toBe(Math.ceil(jars / most - 1e-9));
+      for (const { line, all } of lines.filter((each) => each.line.role === 'pectin')) {
+        expect([line.item, valueOf(all) % 1]).toEqual([line.item, 0]);
+      }
+      const crop = batch.uses[0]!.crop!;
+      const trimmed = cardForCrop(card.product, crop)!;
+      // A kitchen that trims a good deal has a quarter more to pick.
+      expect(mainKg).toBeLessThanOrEqual(pots * trimmed.main.kgPerBatch * 1.35);
+    }),
+  );
+});
+
+// USDA Complete Guide to Home Canning, 2015, guide 3: tomato and chile salsa, 5 lb tomatoes, 2 lb chiles, 1 lb onions.
+test('all crops of a card are found among the lots, in its proportions, and what is not there is missing', () => {
+  const tomatoes = lot('tomato-slicing', 5);
+  const there = [tomatoes, lot('pepper-hot', 30), lot('onion', 0.5)];
+  const wish = {
+    product: 'tomato-chile-salsa',
+    crop: 'tomato-slicing',
+    jar: 'pint',
+    jars: 7,
+    mainLots: [tomatoes],
+  } as const;
+  const { uses, missing, mainKg } = takeForRecipe({ ...wish, lots: there });
+  const lbOf = (crop: string) => (uses.find((use) => use.crop === crop)?.massKg ?? 0) / KG_PER_LB;
+  expect(mainKg).toBeLessThanOrEqual(5.001 * KG_PER_LB);
+  expect(lbOf('pepper-hot')).toBeCloseTo((lbOf('tomato-slicing') * 2) / 5, 6);
+  expect(lbOf('onion')).toBeCloseTo(0.5, 6);
+  expect(missing).toMatchObject([{ crop: 'onion', stops: false }]);
+  const none = takeForRecipe({ ...wish, lots: [tomatoes] });
+  expect(none.missing.map(({ crop }) => crop).sort()).toEqual(['onion', 'pepper-hot']);
+  const batch = { id: 'b', product: 'tomato-chile-salsa', jar: 'pint', pack: 'hot', method: 'boiling-water' } as const;
+  const more = {
+    altitudeFt: 0,
+    processMinutes: 15,
+    cannerId: 'c',
+    startAt: 0,
+    loads: [{ id: 'l', number: 1, jars: 7 }],
+  };
+  const short = amountsOfBatch({ ...batch, ...more, uses })!;
+  const acid = short.lines.find(({ line }) => line.role === 'vinegar')!;
+  // 1 cup of vinegar to 5 lb of tomatoes stands, however few onions there are.
+  expect(valueOf(acid.all) / 236.588).toBeGreaterThanOrEqual(lbOf('tomato-slicing') / 5 - 1e-3);
+  expect(valueOf(short.lines.find(({ line }) => line.crops.includes('onion'))!.all)).toBeLessThanOrEqual(
+    0.5 * KG_PER_LB + 1e-9,
+  );
+});
+
+test('green tomatoes are green ones: ripe ones are never taken for them, nor green ones for anything else', () => {
+  const ripe = lot('tomato-slicing', 40);
+  const green = lot('tomato-slicing', 40, { ripeness: 'green', pickId: 'green pick' });
+  const taken = (product: 'green-tomato-relish' | 'tomato-chile-salsa') =>
+    takeForRecipe({
+      product,
+      crop: 'tomato-slicing',
+      jar: 'pint',
+      jars: 7,
+      mainLots: [ripe, green],
+      lots: [ripe, green],
+    });
+  const ids = (of: ReturnType<typeof taken>) =>
+    of.uses.filter(({ crop }) => crop === 'tomato-slicing').map(({ pickId }) => pickId);
+  expect(ids(taken('green-tomato-relish'))).toEqual(['green pick']);
+  expect(ids(taken('tomato-chile-salsa'))).toEqual(['tomato-slicing pick']);
+});
+
+// The National Center: 3 1/2 quarts of blackberries, one published batch of syrup or jelly; a batch has jars.
+test('one exact published batch is not nothing, and a batch is called what it is', () => {
+  fc.assert(
+    fc.property(anyBatch, ({ card, batch }) => {
+      const crop = batch.uses[0]!.crop!;
+      const { kgPerBatch } = cardForCrop(card.product, crop)!.main;
+      const made = estimateJars(crop, kgPerBatch, card.product, batch.jar);
+      expect([card.card, made.kind === 'estimate' && made.jars.p50 > 0]).toEqual([card.card, true]);
+      if (/^(jam|jelly)/.test(card.product)) expect(nameOf(batch)).toMatch(/ (jam|jelly)$/);
+    }),
+  );
+});
