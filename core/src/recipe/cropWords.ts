@@ -62,6 +62,18 @@ const WORDS: Partial<Record<CropId, RegExp>> = {
   greens: /spinach|\bgreens\b|\bchard\b|\bkale\b/i,
 };
 
+const ANY = new RegExp(
+  Object.values(WORDS)
+    .map(({ source }) => `(?:${source})`)
+    .join('|'),
+  'i',
+);
+
+/** Whether a formula's words mean any crop at all: most lines name none. */
+export function namesACrop(words: string): boolean {
+  return ANY.test(words);
+}
+
 /** Whether a formula's words mean this crop. */
 export function namesCrop(words: string, crop: CropId): boolean {
   return WORDS[crop]?.test(words) ?? false;

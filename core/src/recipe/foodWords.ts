@@ -1,6 +1,6 @@
 import { type Role } from '../handbook/cards/card';
 import { CROP_IDS, type CropId } from '../handbook/crops';
-import { namesCrop } from './cropWords';
+import { namesACrop, namesCrop } from './cropWords';
 
 /** The first that fits decides, so "celery seed" is a spice before celery is a vegetable. */
 const ROLES: readonly [RegExp, Role][] = [
@@ -41,7 +41,7 @@ const MADE_OF = /tomato (paste|sauce|powder|ketchup|pur[ée]e)/;
 export function cropsNamed(food: string): readonly CropId[] {
   const known = KNOWN.get(food);
   if (known) return known;
-  const named = MADE_OF.test(food) ? [] : CROP_IDS.filter((crop) => namesCrop(food, crop));
+  const named = MADE_OF.test(food) || !namesACrop(food) ? [] : CROP_IDS.filter((crop) => namesCrop(food, crop));
   if (KNOWN.size < 2_000) KNOWN.set(food, named);
   return named;
 }

@@ -88,6 +88,8 @@ const AMOUNT = new RegExp(
 const FURTHER = new RegExp(String.raw`(?:\+|and|plus)\s*(${FIGURE})\s*(${UNIT})`, 'gi');
 /** The amount after the food: "tomatoes 5 lb", "sugar: 2 cups". */
 const AFTER = new RegExp(String.raw`^(.*?[a-z].*?)[\s,:-]+(${FIGURE})\s*(${UNIT})$`, 'i');
+/** Without this at its end no line has its amount there: looked at first, since the other is slow to say no. */
+const ENDS_IN_AMOUNT = new RegExp(String.raw`[\d${SIGNS}]\s*${UNIT}$`, 'i');
 
 /** Figures said in words. */
 const SPELLED: readonly (readonly [RegExp, string])[] = [
@@ -113,6 +115,10 @@ const NO_FIGURE = /^(?:to taste|to cover|as needed|some|pinch|a pinch|as wished|
 const MOST_GROUND_PEPPER_ML = 4 * ML_PER_TBSP;
 
 const READ = new Map<string, WrittenLine>();
+
+function afterFood(text: string): RegExpExecArray | null {
+  return ENDS_IN_AMOUNT.test(text) ? AFTER.exec(text) : null;
+}
 
 /** Reads one ingredient: "1.25 cups 5% white vinegar", "½ l water", "4-6 onions", "tomatoes, 5 lb", "spices". */
 export function readIngredientLine(text: string): WrittenLine {
@@ -171,7 +177,7 @@ function amountIn(text: string): [WrittenAmount | undefined, string] {
     }
     if (amount) return [amount, rest];
   }
-  const after = AFTER.exec(text);
+  const after = afterFood(text);
   const amount = after && sized(after[2] ?? '', after[3], '');
   return amount ? [amount, after[1] ?? ''] : [undefined, text];
 }
