@@ -77,7 +77,8 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
   const meant = own ? [own] : later;
   const jarsMeant = meant.reduce((sum, { jars }) => sum + jars, 0);
   const plannedAmount = (main?.perBatch ?? 4) * planned;
-  const [amount, setAmount] = useState(() => Math.round(plannedAmount * 4) / 4);
+  const step = main?.unit === 'lb' ? 0.25 : 0.5;
+  const [amount, setAmount] = useState(() => Math.round(plannedAmount / step) * step);
   const [offered, setOffered] = useState<readonly PlannedLoad[]>();
   const capacity = useCapacity(batch, day, meant);
   const keepRest = useKeepRest();
@@ -139,7 +140,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
         label={main ? `Measured ${main.words}` : 'Measured'}
         value={amount}
         unit={unit}
-        step={unit === 'lb' ? 0.25 : 0.5}
+        step={step}
         onChange={setAmount}
       />
       {gate?.kind === 'make' && (
