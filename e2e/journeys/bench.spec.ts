@@ -51,7 +51,7 @@ test('five cups of crushed strawberries in quart boxes, with the network cut', a
   await expect(page.getByRole('link', { name: /^Convert/ })).toBeVisible();
   await context.setOffline(true);
   await page.getByRole('link', { name: /^Convert/ }).click();
-  await page.getByRole('button', { name: /^All 31/ }).click();
+  await page.getByRole('button', { name: /^All 35/ }).click();
   await page.getByRole('radio', { name: /^Straw/ }).click();
   await page.getByRole('radio', { name: 'crushed' }).click();
   await page.getByRole('radio', { name: 'cup', exact: true }).click();
@@ -145,7 +145,7 @@ test('scale a batch: the gate works out, makes pots side by side, or waits', asy
   await page.goto(`${server.address}/bench/scale`);
   await page.getByRole('textbox', { name: 'Search by any name' }).fill('jam with added');
   await page.getByRole('link', { name: /^Jam with added pectin/ }).click();
-  await page.getByRole('radio', { name: /^Pear-apple/ }).click();
+  await page.getByRole('radio', { name: /^Pear and apple/ }).click();
   await page.getByRole('radio', { name: /^Strawberry/ }).click();
   const cups = 'strawberries, crushed';
   await key(page, cups, ['4']);

@@ -14,6 +14,7 @@ import { madeBefore } from './daySequence';
 import { DAY_MIN, USUAL_KITCHEN } from './kitchenSetup';
 import { lateFinishMin } from './lateFinish';
 import { type DayPlan, planDay } from './planDay';
+import { takeForRecipe } from './takeForRecipe';
 import { whatGives } from './whatGives';
 import { whyThen } from './whyThen';
 
@@ -301,4 +302,49 @@ test('loads are shared among canners every way there is, the most even first', (
   expect([...inSecond].sort()).toEqual([0, 1, 2, 3, 4]);
   expect([inSecond[0], complete]).toEqual([2, true]);
   expect(assignments([batchOf('tomatoes-crushed', 'quart', [8], 20)], [pot]).ways).toEqual([]);
+});
+
+// What is peeled, chopped or shelled is in the plan by its pounds and pace, crop by crop: handbook, steps.
+test('every crop that a card works on is prepared in the plan, in the pounds that are set apart of it', () => {
+  const lots = [
+    'tomato-slicing',
+    'tomato-paste',
+    'pepper-hot',
+    'pepper-sweet',
+    'onion',
+    'cucumber-pickling',
+    'tomatillo',
+  ];
+  for (const [product, crop] of [
+    ['tomato-chile-salsa', 'tomato-slicing'],
+    ['bread-and-butter-pickles', 'cucumber-pickling'],
+    ['tomatillo-green-salsa', 'tomatillo'],
+  ] as const) {
+    const all = lots.map((each) => ({
+      ...{ pickId: each, crop: each, part: 'sound', place: 'cool', ripeness: 'ripe', until: DAY_MIN * 60_000 },
+      massKg: 100 * KG_PER_LB,
+    })) as unknown as Parameters<typeof takeForRecipe>[0]['lots'];
+    const mainLots = all.filter((lot) => lot.crop === crop);
+    const { uses } = takeForRecipe({ product, crop, jar: 'pint', jars: 14, mainLots, lots: all });
+    const batch = { ...batchOf(product, 'pint', [7, 7], 0), uses };
+    const { problem, broken } = planned([batch]);
+    expect([product, broken]).toEqual([product, []]);
+    expect(new Set(uses.map((use) => use.crop)).size).toBeGreaterThan(1);
+    const card = cardsOf(product)[0]!;
+    for (const { crop: own = '', massKg } of uses) {
+      const works = card.steps.filter(({ of }) => of?.includes(own)).map(({ step }) => step);
+      if (works.length === 0) continue;
+      const tasks = problem.tasks.filter(({ id, pounds }) => {
+        const name = id.split(' ')[0]!;
+        const isOwn = name.includes(':') ? name.includes(`:${own}`) : own === crop;
+        return pounds !== undefined && isOwn && works.includes(name.split(/[:#]/)[0]!);
+      });
+      const step = tasks[0]?.id.split(' ')[0];
+      const pounds = tasks
+        .filter(({ id }) => id.startsWith(`${step} `))
+        .reduce((sum, task) => sum + (task.pounds ?? 0), 0);
+      // Both loads together, whichever of them it is done for.
+      expect([product, own, pounds]).toEqual([product, own, expect.closeTo(massKg / KG_PER_LB, 6)]);
+    }
+  }
 });

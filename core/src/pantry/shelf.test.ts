@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { type Batch } from '../day/batch';
+import { recipeName } from '../recipe/recipeName';
 import { type JarLot, jarCounts } from './jarLot';
 import { sealCheck } from './sealCheck';
-import { shelfGroups, stockedLots } from './shelf';
+import { shelfGroups, type StockedLot, stockedLots } from './shelf';
 import { takeAdvice } from './takeAdvice';
 import { USUAL_PLACES } from './place';
 
@@ -75,6 +76,52 @@ test('the front of every board is the one to take: none keeps shorter, and nobod
           (other) => other.product === lot.product && other.jar === lot.jar && other.keepsUntil < lot.keepsUntil,
         );
         expect(olderFirst !== undefined).toBe(older);
+      }
+    }),
+  );
+});
+
+test('two jams stand on two boards with their names, all jars on one of them, each in the order it is taken', () => {
+  const jams = fc.array(
+    fc.record({
+      kind: fc.constantFrom(
+        { recipe: 'jam-with-pectin/strawberry', crop: 'strawberry' },
+        { recipe: 'jam-with-pectin/plum', crop: 'damson' },
+        { recipe: 'jam-with-pectin/plum', crop: 'plum' },
+        {},
+      ),
+      jars: fc.integer({ min: 1, max: 9 }),
+      keepsUntil: fc.nat(1_000),
+    }),
+    { minLength: 1, maxLength: 20 },
+  );
+  fc.assert(
+    fc.property(jams, (all) => {
+      const lots = all.map(({ kind, jars, keepsUntil }, i) => ({
+        ...{
+          id: `l${i}`,
+          product: 'jam-with-pectin',
+          jar: 'half-pint',
+          place: 'shelf',
+          placeKind: 'shelf',
+          seal: 'sealed',
+        },
+        ...{ madeAt: 0, keepsUntil, jars },
+        ...kind,
+      })) as unknown as StockedLot[];
+      const groups = shelfGroups(lots);
+      const names = groups.map(({ name }) => name);
+      expect(new Set(names).size).toBe(names.length);
+      for (const name of names) {
+        expect(['Strawberry jam', 'Damson jam', 'Plum jam', 'Jam with added pectin']).toContain(name);
+      }
+      expect(groups.reduce((sum, { jars }) => sum + jars, 0)).toBe(lots.reduce((sum, { jars }) => sum + jars, 0));
+      for (const group of groups) {
+        expect(group.jars).toBe(group.lots.reduce((sum, { jars }) => sum + jars, 0));
+        const until = group.lots.map((lot) => lot.keepsUntil);
+        expect(until).toEqual([...until].sort((a, b) => a - b));
+        // A board says what each of its jars is.
+        expect(new Set(group.lots.map((lot) => recipeName(lot)))).toEqual(new Set([group.name]));
       }
     }),
   );
