@@ -109,7 +109,7 @@ test('jam by the sea, tomatoes on the hill in metres, and no single number witho
   await hands.goto('/bench/tested/jam-with-pectin?jar=half-pint');
   await expect(page.getByText('Sterilise the jars first: boil them 10 min.')).toBeVisible();
   await expect(page.getByText('Or 10 min in clean hot jars, which plans go by.')).toBeVisible();
-  await expect(page.getByText('5 1/2 cups crushed strawberries (about 3 quart boxes)')).toBeVisible();
+  await expect(page.getByText('5 1/2 cups crushed strawberries (about 3 quarts)')).toBeVisible();
 
   await setAltitude(page, '305', 'm');
   await expect(page.getByText('1,001 ft, rounded up.')).toBeVisible();

@@ -40,17 +40,23 @@ async function later(minutes: number): Promise<void> {
   await server.call('PUT', '/clock', { offsetMs: demoOffsetMs + minutes * MIN });
 }
 
-/** Begins and ends steps, whatever they are, until one of these is to be seen. */
+/** Begins and ends steps, whatever they are, until this is to be seen. */
 async function until(page: Page, wanted: ReturnType<Page['getByText']>) {
-  for (let step = 0; step < 24 && !(await wanted.first().isVisible()); step++) {
-    for (const name of ['Start', 'Start its clock', 'Done']) {
-      const key = page.getByRole('button', { name, exact: true }).first();
-      if (await wanted.first().isVisible()) return;
-      if (!(await key.isVisible())) continue;
-      if (name === 'Done') await later(1);
-      await page.waitForTimeout(700);
+  const hands = kitchenHands(page, server.address);
+  const keys = ['Start', 'Start its clock', 'Done'].map((name) => hands.key(name).first());
+  for (let step = 0; step < 30 && !(await wanted.first().isVisible()); step++) {
+    // Whichever comes: what was wanted, or the key of the next step.
+    await expect(keys.reduce((any, key) => any.or(key), wanted).first()).toBeVisible();
+    for (const key of keys) {
+      if ((await wanted.first().isVisible()) || !(await key.isVisible())) continue;
+      const before = (await state()).dayEvents.length;
+      if ((await key.innerText()) === 'Done') await later(1);
       await key.click();
-      await page.waitForTimeout(700);
+      // A second tap in the same half second is none.
+      await expect
+        .poll(async () => (await state()).dayEvents.length, { timeout: 2_000 })
+        .toBeGreaterThan(before)
+        .catch(() => undefined);
       break;
     }
   }
@@ -152,8 +158,9 @@ test('one box sets one batch: too little takes from the freezer or goes without 
   await measured(7.5);
   await expect(page.getByText(/^1 1\/2 cups stay over/)).toBeVisible();
   await hands.press(/^As planned: go on|^See what it changes/);
+  // Another number of jars is shown first, with what it does to the day; the same number goes on at once.
   const soFar = page.getByRole('button', { name: 'Do it so' });
-  await page.waitForTimeout(1_500);
+  await expect(soFar.or(page.getByRole('group', { name: /now$/ })).first()).toBeVisible();
   if (await soFar.isVisible()) await hands.press('Do it so');
   await expect
     .poll(async () => (await state()).lotChanges)

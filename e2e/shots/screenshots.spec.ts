@@ -30,8 +30,11 @@ test('pictures of the main views', async ({ page }) => {
   await page.waitForTimeout(1_000);
   await shoot(page, 'season');
   await wide(page, 'season-wide');
+  await hands.goto('/plan/make?crop=damson&product=jam-with-pectin&jar=half-pint');
+  await page.getByRole('heading', { name: 'What goes in' }).scrollIntoViewIfNeeded();
+  await page.getByText(/^What goes in/).evaluate((heading) => heading.scrollIntoView());
+  await shoot(page, 'recipe');
   await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-crushed&jar=half-gallon');
-  await shoot(page, 'refusal');
   await hands.press(/Quarts/);
   await shoot(page, 'process');
   await hands.press('Plan 21 quarts');

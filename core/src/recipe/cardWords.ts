@@ -20,7 +20,12 @@ export function lineWords(line: CardLine): string {
     );
     return `${line.item}, ${doses.join(', ')}${line.optional ? ' (optional)' : ''}`;
   }
-  return `${amountWords(line.amount)}${as} ${line.item}${rateWords(line)}${line.optional ? ' (optional)' : ''}`;
+  return `${amountWords(line.amount)}${as} ${line.item}${rateWords(line)}${aboutWords(line)}${line.optional ? ' (optional)' : ''}`;
+}
+
+/** The same amount in another measure, as the page gives it beside: " (about 3 quarts)". */
+function aboutWords({ about }: CardLine): string {
+  return about === undefined ? '' : ` (about ${amountWords(about)})`;
 }
 
 function rateWords({ perQuartOf, perPot }: CardLine): string {
