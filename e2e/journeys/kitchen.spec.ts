@@ -356,7 +356,7 @@ test('reality moves: the change is one line, can be refused, and moves the day w
   await expect(pot(page, 'Second pot')).toHaveCount(0);
 
   await hands.press('Something changed');
-  await hands.press(/^More or fewer jars: plums/);
+  await hands.press(/^More or fewer jars: damsons/);
   await page.getByRole('button', { name: 'Jars: less' }).click();
   await hands.press('See what it changes');
   await expect(line).toBeVisible();
@@ -375,7 +375,7 @@ test('reality moves: the change is one line, can be refused, and moves the day w
   await expect.poll(jars).toBe(planned - 1);
 
   await hands.press('Something changed');
-  await hands.press(/^Drop plums/);
+  await hands.press(/^Drop damsons/);
   await expect(line).toBeVisible();
   await hands.press('Do it so');
   await expect.poll(jars).toBe(0);

@@ -56,7 +56,7 @@ async function until(page: Page, wanted: ReturnType<Page['getByText']>) {
       await expect
         .poll(async () => (await state()).dayEvents.length, { timeout: 2_000 })
         .toBeGreaterThan(before)
-        .catch(() => undefined);
+        .catch(() => later(10));
       break;
     }
   }

@@ -45,7 +45,9 @@ export function measuredPart(card: Card): MeasuredPart | undefined {
   const amount = card.measured?.amount ?? main?.amount;
   if (!main || !amount || amount.of === 'words' || amount.of === 'pieces') return undefined;
   const as = card.measured?.as ?? main.as;
-  const words = as === undefined ? main.item : `${main.item}, ${as}`;
+  // Which berries may be taken is no part of what is measured.
+  const item = main.item.replace(/ \(.*\)/, '');
+  const words = as === undefined ? item : `${item}, ${as}`;
   return amount.of === 'ml'
     ? { words: card.measured ? card.measured.as : words, unit: 'cup', perBatch: amount.high / ML_PER_CUP }
     : { words, unit: 'lb', perBatch: amount.high / KG_PER_LB };

@@ -1,9 +1,11 @@
+import { needsHands } from '@hoddle/core/day/restOfDay';
 import { nameOf } from '@hoddle/core/day/batch';
 import Hand from 'lucide-react-native/icons/hand';
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { readStep, stepClock } from '@hoddle/core/kitchen/stepClock';
 import { type HandsNow, isDue } from '@hoddle/core/kitchen/whatNow';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { type Day, type LiveDay } from '@/features/day/useDay';
 import { useNow } from '@/store/useHousehold';
@@ -13,6 +15,7 @@ import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
 import { DoseKey } from './DoseKey';
 import { KitchenKey } from './KitchenKey';
+import { RanShort } from './RanShort';
 import { StepAmounts } from './StepAmounts';
 import { useTellDay } from './useTellDay';
 
@@ -99,6 +102,9 @@ function HandsStep({
     if (then && follows && then.task.cannerId === undefined) tell({ type: 'step-started', taskId: then.task.id });
   });
   const timed = reading?.leftMs !== undefined;
+  // A soak or a drip is not cut short by one tap on what follows it.
+  const [asked, setAsked] = useState(false);
+  const stillRuns = task.after.some((lag) => isStanding(lag.task, live));
   return (
     <>
       <Words size="head" weight={800} tone="milk" style={{ fontSize: 26, lineHeight: 31 }}>
@@ -110,6 +116,7 @@ function HandsStep({
         </Words>
       )}
       <StepAmounts key={task.id} task={task} batch={batch} />
+      {running && <RanShort key={`short ${task.id}`} task={task} batch={batch} />}
       {task.kind === 'load' && task.loadId !== undefined ? (
         <KitchenKey
           look="milk"
@@ -121,7 +128,18 @@ function HandsStep({
           Tap “Jars are out” at its pot.
         </Words>
       ) : !running ? (
-        <KitchenKey look={isDue(entry, live.progress) ? 'milk' : 'outline'} words="Start" onPress={start} />
+        <>
+          {asked && stillRuns && (
+            <Words role="alert" size="lead" weight={700} tone="milk">
+              What comes before it is not over: its time is part of the recipe.
+            </Words>
+          )}
+          <KitchenKey
+            look={isDue(entry, live.progress) ? 'milk' : 'outline'}
+            words={asked && stillRuns ? 'Cut it short and start' : 'Start'}
+            onPress={stillRuns && !asked ? () => setAsked(true) : start}
+          />
+        </>
       ) : clock.gate ? (
         <KitchenKey
           look="milk"
@@ -146,6 +164,12 @@ function HandsStep({
       )}
     </>
   );
+}
+
+/** Whether a step passes by itself, a soak, a drip, and its time is not up. */
+function isStanding(taskId: string, { running, progress }: LiveDay): boolean {
+  const own = running.tasks.find(({ id }) => id === taskId);
+  return own !== undefined && !needsHands(own) && progress.of.get(taskId)?.kind === 'running';
 }
 
 /** A step with its product, and with its load where there are several. */
