@@ -7,3 +7,10 @@ export async function giveDemoClock(server: RealServer, offsetMs = 0) {
   await file.query('UPDATE households SET demo_offset_ms = ?', { replacements: [offsetMs] });
   await file.close();
 }
+
+/** Eight in the morning of a day on which nothing of an hour is special; for a household with a demo clock. */
+export async function atEight(server: RealServer): Promise<void> {
+  const { now, demoOffsetMs } = (await server.call('GET', '/state')).body as { now: number; demoOffsetMs: number };
+  const eight = new Date(now).setHours(8, 0, 0, 0) + 24 * 60 * 60_000;
+  await server.call('PUT', '/clock', { offsetMs: demoOffsetMs + eight - now });
+}

@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { type Browser, expect, type Locator, type Page, test } from '@playwright/test';
-import { giveDemoClock } from '../demoClock';
+import { atEight, giveDemoClock } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
 import { planTwo } from '../planTwo';
 import { RealServer } from '../realServer';
@@ -36,13 +36,6 @@ async function later(minutes: number): Promise<void> {
   await server.call('PUT', '/clock', { offsetMs: demoOffsetMs + minutes * MIN });
 }
 
-/** Eight in the morning of a day on which nothing of an hour is special. */
-async function atEight(): Promise<void> {
-  const { now, demoOffsetMs } = await state();
-  const eight = new Date(now).setHours(8, 0, 0, 0) + 24 * HOUR;
-  await server.call('PUT', '/clock', { offsetMs: demoOffsetMs + eight - now });
-}
-
 async function secondScreen(browser: Browser): Promise<Page> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
@@ -74,7 +67,7 @@ function atItsTick(own: Locator, from: number): Promise<number> {
 /** Two products, two canners, and the day begun. */
 async function begun(page: Page) {
   await giveDemoClock(server);
-  await atEight();
+  await atEight(server);
   const hands = await planTwo(page, server.address);
   await hands.goto('/kitchen');
   await hands.press('Start the day');
@@ -390,7 +383,7 @@ test('berries are measured, sugar and jars follow; jam boils to the setting poin
   page,
 }) => {
   await giveDemoClock(server);
-  await atEight();
+  await atEight(server);
   const hands = kitchenHands(page, server.address);
   const watch = watchPage(page);
   await hands.setUpKitchen('3420');

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { giveDemoClock } from '../demoClock';
+import { atEight, giveDemoClock } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
@@ -24,6 +24,7 @@ test('green beans under pressure: planned, vented, held at 15 psi, and down by t
   const hands = kitchenHands(page, server.address);
   await hands.setUpKitchen('3420');
   await giveDemoClock(server);
+  await atEight(server);
   await hands.pick('Pole beans', '9');
   const make = '/plan/make?crop=bean-snap&product=snap-beans&jar=pint';
 
@@ -101,6 +102,7 @@ test('three odd pints go in with another load at its longer time, when the cook 
   const hands = kitchenHands(page, server.address);
   await hands.setUpKitchen('3420');
   await giveDemoClock(server);
+  await atEight(server);
   await hands.pick('Paste tomatoes', '46');
   await hands.pick('Damson plums', '19');
   const fewer = async (jars: string) => {

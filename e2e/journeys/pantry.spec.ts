@@ -160,7 +160,7 @@ test('trouble: not tasted, thrown away in order, and every other jar of its load
   await expect(page.getByText(/extension office/).first()).toBeVisible();
   // Two pints of the batch stand aside for the fair: the recall knows.
   await expect(page.getByText(/ of \d+ still here\./)).toBeVisible();
-  await expect(page.getByText(/2 pints cherries.*here, Harvest fair/)).toBeVisible();
+  await expect(page.getByText(/2 pints sour cherries.*here, Harvest fair/)).toBeVisible();
   await expect(page.getByText('No signal: only what this phone knows is told.')).toHaveCount(0);
   await watch.fits();
   const before = await jarsOf(server, 'cherries-whole');

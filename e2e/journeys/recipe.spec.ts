@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { giveDemoClock } from '../demoClock';
+import { atEight, giveDemoClock } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
@@ -11,6 +11,7 @@ let server: RealServer;
 test.beforeEach(async () => {
   server = await RealServer.start();
   await giveDemoClock(server);
+  await atEight(server);
 });
 test.afterEach(() => server.stop());
 
