@@ -74,7 +74,8 @@ test('what runs short is mixed again in the same proportions, for as many jars a
   const more = () => fireEvent.press(screen.getByRole('button', { name: /: more$/ }));
   for (const dry of [1, 2, 3, 4, 5, 6, 7, 8]) {
     expect(screen.getByText(`The same mix for ${dry} ${dry === 1 ? 'pint' : 'pints'}; never more water`)).toBeTruthy();
-    const of = (item: string) => mlOf(new RegExp(`([\\d/]+(?: [\\d/]+)? (?:cups?|Tbsp|tsp)(?: \\+ [\\d/ ]+ (?:Tbsp|tsp))*) ${item}`));
+    const of = (item: string) =>
+      mlOf(new RegExp(`([\\d/]+(?: [\\d/]+)? (?:cups?|Tbsp|tsp)(?: \\+ [\\d/ ]+ (?:Tbsp|tsp))*) ${item}`));
     expect(of('water')).toBeCloseTo(of('white vinegar 5%'), 1);
     expect(of('canning salt') / of('white vinegar 5%')).toBeCloseTo(1 / 8, 1);
     more();
