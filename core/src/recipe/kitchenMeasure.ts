@@ -88,7 +88,7 @@ export function measureWords(measure: Measure, units: 'us' | 'metric' = 'us', ro
   if (measure.of === 'words') return measure.words;
   const { of, value, unit, word } = measure;
   if (value <= 0) return 'none';
-  if (of === 'ml') return units === 'metric' ? metricVolume(value, role) : cupWords(value);
+  if (of === 'ml') return units === 'metric' ? metricVolume(value, role) : cupWords(value, isJugged(unit, role));
   if (of === 'kg') return units === 'metric' ? metricMass(value, role) : poundWords(value / KG_PER_LB);
   const count = printFraction(value, 16);
   const counted = unit === 'box' || unit === 'pouch' ? unit : word;
@@ -96,8 +96,14 @@ export function measureWords(measure: Measure, units: 'us' | 'metric' = 'us', ro
   return counted.endsWith('of') ? `${counted} ${count}` : `${count} ${value > 1 ? pluralize(counted) : counted}`;
 }
 
-/** A lot of water is carried by the quart and the gallon. */
-function cupWords(ml: number): string {
+/** Water and vinegar, and what the page itself has by the quart; sugar and fruit are counted out by the cup. */
+function isJugged(unit: PrintedUnit, role: Role): boolean {
+  return role === 'water' || role === 'vinegar' || unit === 'quart' || unit === 'gallon';
+}
+
+/** A lot of what is poured is carried by the quart and the gallon. */
+function cupWords(ml: number, jugged: boolean): string {
+  if (!jugged) return printMeasures(ml, { exact: true });
   const quarts = ml / UNIT_SIZES.quart.size;
   const whole = (of: number, parts: number) => Math.abs(of * parts - Math.round(of * parts)) < 1e-6;
   if (quarts >= 4 - 1e-9 && whole(quarts / 4, 2))

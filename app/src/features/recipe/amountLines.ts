@@ -31,7 +31,7 @@ export function amountWordsOf(line: AmountLine, units: Units, of: 'pot' | 'all')
         ),
       ].join(', ')
     : words(of === 'pot' ? (each ?? all) : all);
-  const as = own.as === undefined ? [] : [own.as];
+  const as = own.as === undefined || own.prep?.includes(own.as) ? [] : [own.as];
   const beside = [
     ...as,
     ...(own.prep === undefined ? [] : [own.prep]),
