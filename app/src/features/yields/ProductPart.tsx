@@ -69,7 +69,10 @@ function nameOfMade({ product: { product }, crops }: ProductRows['made']): strin
   const [crop] = crops;
   if (!crop || crops.length > 1) return productRow(product).name;
   const recipe = cardForCrop(product, crop)?.card.card;
-  return recipeName({ product, crop, ...(recipe !== undefined && { recipe }) });
+  const name = recipeName({ product, crop, ...(recipe !== undefined && { recipe }) });
+  // Two jams of one fruit stand here side by side.
+  const pectin = /^(?:jam|jelly)-(with|no)-pectin$/.exec(product)?.[1];
+  return pectin === undefined ? name : `${name}, ${pectin === 'with' ? 'with pectin' : 'no added pectin'}`;
 }
 
 /** What a product leaves over, misses and feeds, a line each. */
