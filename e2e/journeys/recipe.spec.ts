@@ -91,6 +91,15 @@ test('a pickle of two crops: missing is said until it lies there, both are taken
     await hands.goto('/plan/buy');
     await expect(page.getByRole('group', { name: 'For Bread-and-butter pickles' })).toContainText('vinegar 5%');
     await expect(page.getByText(/^Missing: \d.* onions\.$/)).toBeVisible();
+  });
+
+  await test.step('onions that come in later are taken for it by one key, and are gone from what is on hand', async () => {
+    await picked('onion', 9);
+    await hands.goto('/plan/before');
+    await hands.press(/^Take .* onions for it$/);
+    await expect(page.getByText(/^Onions: missing/)).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /^Take .* onions for it$/ })).toHaveCount(0);
+    expect((await state()).dayEvents.map(({ type }) => type)).toEqual(['produce-added']);
     await hands.goto('/plan');
     await hands.press(/^Give up bread-and-butter/);
   });

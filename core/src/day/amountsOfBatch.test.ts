@@ -8,7 +8,7 @@ import { cardForCrop } from '../yields/cardForCrop';
 import { estimateJars } from '../yields/estimateJars';
 import { amountsOfBatch } from './amountsOfBatch';
 import { type Batch, nameOf } from './batch';
-import { takeForRecipe } from './takeForRecipe';
+import { laterForRecipe, takeForRecipe } from './takeForRecipe';
 
 const KG_PER_LB = 0.453_592_37;
 const DAY = 24 * 60 * 60_000;
@@ -116,6 +116,31 @@ test('all crops of a card are found among the lots, in its proportions, and what
   expect(valueOf(acid.all) / 236.588).toBeGreaterThanOrEqual(lbOf('tomato-slicing') / 5 - 1e-3);
   expect(valueOf(short.lines.find(({ line }) => line.crops.includes('onion'))!.all)).toBeLessThanOrEqual(
     0.5 * KG_PER_LB + 1e-9,
+  );
+});
+
+test('what came in after the plan is taken up to what the card wants, and then no more', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.1, max: 12, noNaN: true }),
+      fc.double({ min: 0.1, max: 12, noNaN: true }),
+      (first, since) => {
+        const tomatoes = lot('tomato-slicing', 5);
+        const wish = { product: 'tomato-chile-salsa', crop: 'tomato-slicing', jar: 'pint', jars: 7 } as const;
+        const early = [tomatoes, lot('pepper-hot', 2), lot('onion', first / 10)];
+        const { uses } = takeForRecipe({ ...wish, mainLots: [tomatoes], lots: early });
+        const batch = { ...wish, id: 'b', pack: 'hot', uses, loads: [] } as unknown as Batch;
+        const later = laterForRecipe(batch, [lot('onion', since, { pickId: 'since' })]);
+        const mainKg = uses.find(({ crop }) => crop === 'tomato-slicing')!.massKg;
+        const onionKg = [...uses, ...later].reduce((sum, use) => sum + (use.crop === 'onion' ? use.massKg : 0), 0);
+        // 1 lb of onions to 5 lb of tomatoes.
+        expect(onionKg).toBeLessThanOrEqual(mainKg / 5 + 0.01);
+        const there = (first / 10 + since) * KG_PER_LB;
+        expect(onionKg).toBeGreaterThanOrEqual(Math.min(mainKg / 5, there) - 0.011);
+        expect(later.every(({ crop }) => crop === 'onion')).toBe(true);
+        expect(laterForRecipe({ ...batch, uses: [...uses, ...later] }, []).length).toBe(0);
+      },
+    ),
   );
 });
 

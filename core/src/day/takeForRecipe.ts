@@ -10,6 +10,7 @@ import { cardForCrop, type CropCard, quartsOfBatch } from '../yields/cardForCrop
 import { massForJarsKg } from '../yields/estimateJars';
 import { type MissingProduce, missingFor, otherNeeds } from '../yields/otherCrops';
 import { type LearnedYields } from '../yields/yieldModel';
+import { type Batch, mainCropOf, massKgOf } from './batch';
 
 export interface RecipeWish {
   readonly product: ProductId;
@@ -52,6 +53,32 @@ export function takeForRecipe({ product, crop, jar, jars, mainLots, lots, learne
     return need.kg === undefined || need.crop === crop ? [] : takeForBatch(fitting, need.kg);
   });
   return { uses: [...main, ...others], mainKg, missing: missingFor(product, crop, mainKg, lots) };
+}
+
+/** Less than this is a crumb. */
+const CRUMB_KG = 0.01;
+
+/**
+ * What a planned batch has not reserved of the other crops of its card, and lies there now: picked or bought since.
+ *
+ * @returns nothing where all is reserved, or nothing of it has come in
+ */
+export function laterForRecipe(batch: Batch, lots: readonly Lot[]): PickUse[] {
+  const main = batch.againOf === undefined ? mainCropOf(batch) : undefined;
+  const card = main && cardForCrop(batch.product, main);
+  if (!main || !card) return [];
+  const there = (of: CropId) => massKgOf(batch, of);
+  return otherNeeds(card, massKgOf(batch, main) / card.main.kgPerBatch, there).flatMap(
+    ({ crop, kg = 0, needs, free }) => {
+      const missingKg = kg - massKgOf(batch, crop);
+      if (free || crop === main || missingKg <= CRUMB_KG) return [];
+      const green = needs.some(({ line }) => line.state === 'green');
+      return takeForBatch(
+        lots.filter((lot) => lot.crop === crop && isState(lot, green)),
+        missingKg,
+      );
+    },
+  );
 }
 
 function isState({ ripeness }: Lot, green: boolean): boolean {

@@ -9,6 +9,7 @@ import { DosePart } from '@/features/process/DosePart';
 import { usePages } from '@/features/process/usePages';
 import { MissingLines } from '@/features/recipe/MissingLines';
 import { RecipeSheet } from '@/features/recipe/RecipeSheet';
+import { TakeLater } from '@/features/recipe/TakeLater';
 import { sheetOfBatch } from '@/features/recipe/sheetOf';
 import { useBatchAmounts, useMissingOf } from '@/features/recipe/useBatchAmounts';
 import { useHousehold } from '@/store/useHousehold';
@@ -70,14 +71,14 @@ function Lists({ day }: { day: Day }) {
       </View>
       <View className={wide ? 'flex-1 gap-5' : 'gap-5'}>
         {day.batches.map((batch) => (
-          <BatchDoses key={batch.id} batch={batch} />
+          <BatchDoses key={batch.id} batch={batch} dayId={day.id} />
         ))}
       </View>
     </View>
   );
 }
 
-function BatchDoses({ batch }: { batch: Batch }) {
+function BatchDoses({ batch, dayId }: { batch: Batch; dayId: string }) {
   const pages = usePages();
   const row = findTestedRow(batch, pages);
   const amounts = useBatchAmounts(batch);
@@ -99,6 +100,7 @@ function BatchDoses({ batch }: { batch: Batch }) {
           ))}
           <RecipeSheet content={sheetOfBatch(amounts)} jar={batch.jar} missing={missing} />
           <MissingLines missing={missing} />
+          <TakeLater batch={batch} dayId={dayId} />
         </>
       )}
     </View>
