@@ -41,7 +41,15 @@ export const DayEventSchema = v.variant('type', [
   v.object({ ...common, type: v.literal('clock-started'), taskId: TaskId, minutes: Minutes }),
   v.object({ ...common, type: v.literal('step-done'), taskId: TaskId }),
   v.object({ ...common, type: v.literal('alarm-answered'), alarmId: Name }),
-  v.object({ ...common, type: v.literal('measured'), batchId: Id, taskId: TaskId, amount: Amount }),
+  v.object({
+    ...common,
+    type: v.literal('measured'),
+    batchId: Id,
+    taskId: TaskId,
+    loadIds: v.optional(v.pipe(v.array(Id), v.minLength(1, 'must name a load'), v.maxLength(60))),
+    amount: Amount,
+    left: v.optional(v.pipe(v.array(PickUseSchema), v.maxLength(200))),
+  }),
   v.object({
     ...common,
     type: v.literal('loads-changed'),
@@ -49,7 +57,7 @@ export const DayEventSchema = v.variant('type', [
     loads: v.pipe(v.array(PlannedLoadSchema), v.maxLength(60, 'are more than one day takes')),
     produceUsed: v.pipe(v.number(), v.minValue(0, 'must be 0 or more'), v.maxValue(1, 'must be at most 1')),
   }),
-  v.object({ ...common, type: v.literal('produce-added'), batchId: Id, use: PickUseSchema }),
+  v.object({ ...common, type: v.literal('produce-added'), batchId: Id, loadId: v.optional(Id), use: PickUseSchema }),
   v.object({
     ...common,
     type: v.literal('recipe-changed'),

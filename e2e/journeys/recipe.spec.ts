@@ -20,7 +20,7 @@ interface State {
   readonly demoOffsetMs: number;
   readonly batches: readonly { product: string; recipe?: string; uses: readonly { crop: string; massKg: number }[] }[];
   readonly lotChanges: readonly { kind: string; to: string | null; massKg: number }[];
-  readonly dayEvents: readonly { type: string }[];
+  readonly dayEvents: readonly { type: string; left?: readonly { massKg: number }[] }[];
   readonly lots: readonly { product: string; recipe?: string; crop?: string }[];
 }
 const state = async () => (await server.call('GET', '/state')).body as State;
@@ -172,9 +172,16 @@ test('one box sets one batch: too little takes from the freezer or goes without 
   const soFar = page.getByRole('button', { name: 'Do it so' });
   await expect(soFar.or(page.getByRole('group', { name: /now$/ })).first()).toBeVisible();
   if (await soFar.isVisible()) await hands.press('Do it so');
+  // Of 7 1/2 cups 1 1/2 stay over, from the cool room and from the freezer, and are on hand again.
   await expect
     .poll(async () => (await state()).lotChanges)
-    .toEqual([expect.objectContaining({ kind: 'moved', to: 'refrigerator' })]);
+    .toEqual([
+      expect.objectContaining({ kind: 'moved', to: 'refrigerator' }),
+      expect.objectContaining({ kind: 'moved', to: 'refrigerator' }),
+    ]);
+  const told = (await state()).dayEvents.find(({ type }) => type === 'measured');
+  const left = told?.left?.reduce((sum, { massKg }) => sum + massKg, 0);
+  expect((await state()).lotChanges.reduce((sum, { massKg }) => sum + massKg, 0)).toBeCloseTo(left ?? 0, 6);
 });
 
 // The same guide, 3, "Acidification": a quart of tomatoes takes 2 Tbsp of bottled lemon juice.

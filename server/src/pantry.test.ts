@@ -16,7 +16,6 @@ afterEach(async () => {
   await Promise.all([server, ...others].map((each) => each.stop()));
   others = [];
 });
-jest.setTimeout(60_000);
 
 const NOW = Date.UTC(2026, 7, 29);
 const id = (n: number) => `0198f3a0-0000-7000-8000-${n.toString(16).padStart(12, '0')}`;

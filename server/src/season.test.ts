@@ -11,7 +11,6 @@ const ID = '0198f3a0-0000-7000-8000-00000000b00';
 let server: Awaited<ReturnType<typeof startServer>>;
 beforeEach(async () => (server = await startServer(undefined, { now: () => NOW.getTime() })));
 afterEach(() => server.stop());
-jest.setTimeout(60_000);
 
 /** Fennick Hollow on its Saturday morning, on this clock. */
 async function atFennickHollow(): Promise<void> {

@@ -410,6 +410,21 @@ describe('the running day', () => {
     expect(await add(2)).toMatchObject({ status: 409, body: { error: { code: 'not-on-hand' } } });
     expect((await add(1, { batchId: uuidV7() })).status).toBe(404);
     expect((await server.call('POST', '/batches', batchOf(basket.id, 2))).status).toBe(409);
+    // 4 kg are reserved by now, of 5: what stays over at the gate is on hand again, once, and not more than was taken.
+    const measured = { id: uuidV7(), type: 'measured', batchId: batch.id, taskId: 'crush-measure l', amount: 8 };
+    const over = (massKg: number, more = {}) =>
+      server.call(
+        'POST',
+        '/kitchen/day-events',
+        dayEvent({ ...measured, left: [{ pickId: basket.id, crop: 'blackberry', massKg, softKg: 0 }], ...more }),
+      );
+    const cold = { part: 'sound', from: basket.place, kind: 'moved', to: 'refrigerator', at: START };
+    const move = { id: uuidV7(), pickId: basket.id, ...cold, massKg: 1.5 };
+    expect(await over(4.5, { id: uuidV7() })).toMatchObject({ status: 409, body: { error: { code: 'not-taken' } } });
+    expect((await over(0.5, { id: uuidV7(), batchId: uuidV7() })).status).toBe(404);
+    expect([(await over(0.5)).status, (await over(0.5)).status]).toEqual([201, 200]);
+    expect((await server.call('POST', '/lot-changes', move)).status).toBe(201);
+    expect((await server.call('POST', '/batches', batchOf(basket.id, 1.6))).status).toBe(409);
     const other = (processMinutes: number, recipe = 'jam-no-pectin/berry') =>
       server.call(
         'POST',
@@ -426,7 +441,11 @@ describe('the running day', () => {
     });
     expect((await other(30)).status).toBe(201);
     const { dayEvents } = (await server.call('GET', '/state')).body;
-    expect(dayEvents.map(({ type }: { type: string }) => type)).toEqual(['produce-added', 'recipe-changed']);
+    expect(dayEvents.map(({ type }: { type: string }) => type)).toEqual([
+      'produce-added',
+      'measured',
+      'recipe-changed',
+    ]);
   });
 
   test('a day with a load still in its canner is not closed', async () => {

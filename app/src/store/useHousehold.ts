@@ -29,6 +29,12 @@ const asItStands = memoizeOne((state: Known): Known => {
 });
 const standing = memoizeOne(batchesNow);
 
+/** The household as it stands this moment, after whatever was entered before: for a key that enters one thing after another. */
+export function householdAsEntered(): Known | undefined {
+  const { state } = useHouseholdStore.getState();
+  return state && asItStands(state as Known);
+}
+
 /** The household's time right now, epoch milliseconds: the server's clock, as this device last measured it. */
 export function householdNow(): number {
   const { aheadMs, state } = useHouseholdStore.getState();

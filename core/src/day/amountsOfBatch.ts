@@ -2,16 +2,16 @@ import { type Card } from '../handbook/cards/card';
 import { type CropId } from '../handbook/crops';
 import { type JarCount } from '../handbook/jars';
 import { columnFor, quartsOfJars, quartsPerBatch } from '../recipe/cardColumns';
+import { mainLine, measuredPart } from '../recipe/cardCrops';
 import { timesOf } from '../recipe/kitchenMeasure';
 import { setsByTheBox } from '../recipe/pots';
 import { type AmountLine, type RecipeAmounts, recipeFor } from '../recipe/recipeFor';
-
 import { learnedLiquid } from '../supplies/learnedLiquid';
 import { type BatchRecord } from '../yields/batchRecord';
-import { cardForCrop } from '../yields/cardForCrop';
+import { cropCard } from '../yields/cardForCrop';
+import { pickedKgPerBatch } from '../yields/pickedKg';
 import { type LearnedYields } from '../yields/yieldModel';
-import { yieldRange } from '../yields/yieldRange';
-import { type Batch, cardOf, mainCropOf, massKgOf } from './batch';
+import { type Batch, cardOf, jarsOf, mainCropOf, massKgOf, type PlannedLoad } from './batch';
 
 /** What one load of a batch takes: its pots are its own. */
 export interface LoadAmounts {
@@ -30,33 +30,48 @@ export interface BatchAmounts {
   readonly lines: readonly AmountLine[];
 }
 
+/** The loads that one measure is for: its own, and those after it that are filled from the same pots. */
+export function loadsOfGate({ loads }: BatchAmounts, batch: Batch, loadId: string): PlannedLoad[] {
+  const from = loads.findIndex((load) => load.loadId === loadId);
+  const next = loads.findIndex(({ amounts }, i) => i > from && amounts.pots > 0);
+  const ids = loads.slice(Math.max(0, from), next < 0 ? undefined : next).map((load) => load.loadId);
+  return batch.loads.filter(({ id }) => ids.includes(id));
+}
+
 export interface AmountsGround {
   readonly learned?: LearnedYields;
   readonly records?: readonly BatchRecord[];
+  /** What was measured at the gate, for some loads or once for all, in the unit its card is measured in: it holds from then on. */
+  readonly measured?: readonly { readonly loadIds?: readonly string[]; readonly amount: number }[];
 }
 
 /**
- * The amounts of a planned batch, for the produce it has reserved and the jars of each of its loads. What is made for all
+ * The amounts of a planned batch, for the produce it has reserved, or was measured, and the jars of each of its loads. What is made for all
  * loads at once, as a soak, is the sum of theirs, so that whatever is weighed adds up to what was bought.
  *
  * @returns undefined for jars that are only processed again, and where no card may be offered
  */
-export function amountsOfBatch(batch: Batch, { learned, records = [] }: AmountsGround = {}): BatchAmounts | undefined {
+export function amountsOfBatch(batch: Batch, ground: AmountsGround = {}): BatchAmounts | undefined {
+  const { learned, records = [], measured = [] } = ground;
   const own = batch.againOf === undefined ? cardOf(batch) : undefined;
-  const jars = batch.loads.reduce((sum, load) => sum + load.jars, 0);
+  const jars = jarsOf(batch);
   if (!own || jars <= 0) return undefined;
   const card = columnFor(own, [{ jar: batch.jar, count: jars }]);
   const liquid = learnedLiquid(card, records);
   const whole = batchesOf(batch, card, learned);
+  const main = mainCropOf(batch) ?? mainLine(card)?.crops[0];
   let [pots, filled] = [0, 0];
   const loads = batch.loads.map((load): LoadAmounts => {
     const share = load.jars / jars;
     const parts = new Map([...whole].map(([crop, count]) => [crop, count * share] as const));
+    const really = batchesMeasured(batch, card, load, measured);
+    if (main !== undefined && really !== undefined) parts.set(main, really);
     filled += load.jars;
     const needed = setsByTheBox(card) ? boxesFor(card, { jar: batch.jar, count: filled }) - pots : undefined;
     const amounts = recipeFor(card, {
       jars: [{ jar: batch.jar, count: load.jars }],
       ...(parts.size > 0 && { batches: parts }),
+      measured: really !== undefined,
       ...(needed !== undefined && { pots: Math.max(1, needed) }),
       processMinutes: batch.processMinutes,
       ...(liquid && { learnedLiquid: liquid }),
@@ -67,6 +82,20 @@ export function amountsOfBatch(batch: Batch, { learned, records = [] }: AmountsG
     return { loadId: load.id, firstPot: first, amounts: own };
   });
   return { card, loads, pots, lines: summedUp(loads.map(({ amounts }) => amounts)) };
+}
+
+/** Batches of the card that were measured for a load, the last time it was: its share of what was measured for several. */
+function batchesMeasured(
+  { loads }: Batch,
+  card: Card,
+  { id, jars }: PlannedLoad,
+  measured: NonNullable<AmountsGround['measured']>,
+): number | undefined {
+  const own = measured.findLast(({ loadIds }) => loadIds === undefined || loadIds.includes(id));
+  const perBatch = measuredPart(card)?.perBatch;
+  if (!own || perBatch === undefined) return undefined;
+  const together = loads.filter((load) => own.loadIds === undefined || own.loadIds.includes(load.id));
+  return ((own.amount / perBatch) * jars) / jarsOf({ loads: together });
 }
 
 /** Jam that is boiled already fills this load too. */
@@ -83,15 +112,14 @@ function boxesFor(card: Card, jars: JarCount): number {
 /** Batches of the card that each crop of a batch makes, as this kitchen trims it. */
 function batchesOf(batch: Batch, card: Card, learned?: LearnedYields): ReadonlyMap<CropId, number> {
   const main = mainCropOf(batch);
-  const own = main && cardForCrop(batch.product, main);
+  const reckoned = cardOf(batch);
+  const own = main && reckoned && cropCard(reckoned, main);
   const told = batch.uses.some(({ crop }) => crop !== undefined);
-  if (!own || !told || own.card.card !== cardOf(batch)?.card) return new Map();
+  if (!own || !told) return new Map();
   const parts = new Map<CropId, number>();
-  const range = yieldRange(batch.product, main, learned);
-  const off = own.byCups && range ? range.lbPerQuart.p50 / range.basis.printedLbPerQuart : 1;
   // The card may be the smaller column of the one the produce is reckoned by.
   const column = columnScale(own.card, card);
-  parts.set(main, (massKgOf(batch, main) / (own.main.kgPerBatch * off)) * column);
+  parts.set(main, (massKgOf(batch, main) / pickedKgPerBatch(own, learned)) * column);
   const crops = new Set(own.others.flatMap(({ line }) => line.crops));
   for (const crop of crops) {
     const kg = massKgOf(batch, crop);

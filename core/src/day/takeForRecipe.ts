@@ -58,6 +58,14 @@ export function takeForRecipe({ product, crop, jar, jars, mainLots, lots, learne
 /** Less than this is a crumb. */
 const CRUMB_KG = 0.01;
 
+/** The crops of its card that a planned batch has not reserved and that lie nowhere either. */
+export function missingForBatch(batch: Batch, lots: readonly Lot[]): MissingProduce[] {
+  const main = batch.againOf === undefined ? mainCropOf(batch) : undefined;
+  if (!main) return [];
+  const reserved = batch.uses.flatMap(({ crop, massKg }) => (crop ? [{ crop, massKg }] : []));
+  return missingFor(batch.product, main, massKgOf(batch, main), [...reserved, ...lots]);
+}
+
 /**
  * What a planned batch has not reserved of the other crops of its card, and lies there now: picked or bought since.
  *

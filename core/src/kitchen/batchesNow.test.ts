@@ -10,6 +10,8 @@ const jam: Batch = {
   loads: [{ id: 'l', number: 1, jars: 9 }],
 } as Batch;
 
+const RHUBARB = { pickId: 's', crop: 'rhubarb', massKg: 1, softKg: 0 };
+
 let count = 0;
 const told = (more: object): DayEvent =>
   ({ id: `e${(count += 1)}`, day: '2026-06-20', at: count, batchId: 'b', ...more }) as DayEvent;
@@ -17,23 +19,63 @@ const added = (pickId: string, massKg: number) =>
   told({ type: 'produce-added', use: { pickId, crop: 'strawberry', massKg, softKg: 0 } });
 const now = (...events: DayEvent[]) => batchesNow([jam], events, []);
 
-test('fruit that was added comes to what was reserved, one use for each pick, whatever is left over of the rest', () => {
+/** Two loads of one batch, of strawberries from two picks and of a rhubarb that nobody measures. */
+const twoLoads = {
+  ...jam,
+  uses: [...jam.uses, { pickId: 'q', crop: 'strawberry', massKg: 3, softKg: 0 }, { ...RHUBARB }],
+  loads: [jam.loads[0], { id: 'm', number: 2, jars: 9 }],
+} as Batch;
+
+const masses = fc.double({ min: 0.01, max: 0.4, noNaN: true });
+/** What can be told of a batch at the gates of its loads, in any order and as often as anybody likes. */
+const anyTold = fc.oneof(
+  fc.record({
+    type: fc.constant('added'),
+    pick: fc.constantFrom('p', 'q', 'r'),
+    load: fc.constantFrom('l', 'm'),
+    kg: masses,
+  }),
+  fc.record({
+    type: fc.constant('left'),
+    pick: fc.constantFrom('p', 'q'),
+    load: fc.constantFrom('l', 'm'),
+    kg: masses,
+  }),
+);
+
+test('each load adds and gives back its own, its last measure holds, and a load that is dropped takes its own with it', () => {
   fc.assert(
-    fc.property(
-      fc.array(fc.tuple(fc.constantFrom('p', 'q', 'r'), fc.double({ min: 0.1, max: 5, noNaN: true })), {
-        maxLength: 6,
-      }),
-      fc.double({ min: 0, max: 1, noNaN: true }),
-      (more, produceUsed) => {
-        const changed = told({ type: 'loads-changed', loads: jam.loads, produceUsed });
-        const [batch] = now(changed, ...more.map(([pickId, massKg]) => added(pickId, massKg)));
-        const picks = batch!.uses.map(({ pickId }) => pickId);
-        expect(new Set(picks).size).toBe(picks.length);
-        const sum = batch!.uses.reduce((all, { massKg }) => all + massKg, 0);
-        expect(sum).toBeCloseTo(2 * produceUsed + more.reduce((all, [, massKg]) => all + massKg, 0), 9);
-        expect(batch!.loads).toEqual(jam.loads);
-      },
-    ),
+    fc.property(fc.array(anyTold, { maxLength: 12 }), fc.boolean(), (all, isDropped) => {
+      const events = all.map(({ type, pick: pickId, load, kg }) => {
+        const use = { pickId, crop: 'strawberry', massKg: kg, softKg: 0 };
+        return type === 'added'
+          ? told({ type: 'produce-added', loadId: load, use })
+          : told({ type: 'measured', taskId: `crush ${load}`, loadIds: [load], amount: 6, left: [use] });
+      });
+      const drop = told({ type: 'loads-changed', loads: [jam.loads[0]], produceUsed: 0.5 });
+      const [batch] = batchesNow([twoLoads], isDropped ? [...events, drop] : events, []);
+      // Reckoned by hand: load by load, the last that was left of it.
+      for (const [pickId, reserved] of [
+        ['p', 2],
+        ['q', 3],
+        ['r', 0],
+      ] as const) {
+        const ofLoads = (isDropped ? ['l'] : ['l', 'm']).map((load) => {
+          const own = all.filter((each) => each.load === load);
+          const added = own.filter(({ type, pick }) => type === 'added' && pick === pickId);
+          const lastLeft = own.findLast(({ type }) => type === 'left');
+          const left = lastLeft?.pick === pickId ? lastLeft.kg : 0;
+          return added.reduce((sum, { kg }) => sum + kg, 0) - left;
+        });
+        const kg = reserved * (isDropped ? 0.5 : 1) + ofLoads.reduce((a, b) => a + b, 0);
+        const use = batch!.uses.filter((each) => each.pickId === pickId);
+        expect(use.length).toBeLessThanOrEqual(1);
+        expect(use[0]?.massKg ?? 0).toBeCloseTo(Math.max(0, kg), 9);
+      }
+      // Nothing of what nobody measured is given back.
+      expect(batch!.uses.find(({ pickId }) => pickId === 's')?.massKg).toBeCloseTo(isDropped ? 0.5 : 1, 9);
+      for (const { massKg, softKg } of batch!.uses) expect(softKg).toBeLessThanOrEqual(massKg);
+    }),
   );
 });
 

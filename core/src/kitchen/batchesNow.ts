@@ -2,12 +2,15 @@ import { type Batch } from '../day/batch';
 import { type PickUse } from '../harvest/pick';
 import { type DayEvent, standing } from './dayEvent';
 import { type KitchenEvent } from './kitchenEvent';
+import { measuredNow } from './measuredNow';
+
+const OF_BATCHES: readonly DayEvent['type'][] = ['loads-changed', 'produce-added', 'measured', 'recipe-changed'];
 
 type Change = Extract<DayEvent, { type: 'loads-changed' }>;
 
 /**
  * The batches as they stand: loads changed on the day (more jars, fewer, a product dropped) as they were told last, fruit that
- * was added, another card. A load that went into a canner stays, whoever dropped it and when; a batch of which no load is
+ * was added or stayed over at the gate, another card. A load that went into a canner stays, whoever dropped it and when; a batch of which no load is
  * left is gone, and its produce on hand again.
  */
 export function batchesNow(
@@ -17,7 +20,7 @@ export function batchesNow(
 ): Batch[] {
   const told = new Map<string, DayEvent[]>();
   for (const event of standing(dayEvents)) {
-    if (event.type !== 'loads-changed' && event.type !== 'produce-added' && event.type !== 'recipe-changed') continue;
+    if (!OF_BATCHES.includes(event.type) || !('batchId' in event)) continue;
     told.set(event.batchId, [...(told.get(event.batchId) ?? []), event]);
   }
   if (told.size === 0) return [...batches];
@@ -33,9 +36,25 @@ function batchNow(batch: Batch, told: readonly DayEvent[], begun: ReadonlySet<st
   const change = changes.at(-1);
   const loads = change ? loadsNow(batch, changes, change, begun) : batch.loads;
   if (loads.length === 0) return [];
-  const part = change?.produceUsed ?? 1;
-  const added = told.flatMap((event) => (event.type === 'produce-added' ? [event.use] : []));
-  return [{ ...withRecipe(batch, told), uses: withAdded(batch.uses, part, added), loads }];
+  return [{ ...withRecipe(batch, told), uses: usesNow(batch, told, loads, change?.produceUsed ?? 1), loads }];
+}
+
+/**
+ * What is used of each pick: the part of what was reserved, what was added, less what stayed over. What belongs to one load
+ * counts as long as that load stands.
+ */
+function usesNow(batch: Batch, told: readonly DayEvent[], loads: Batch['loads'], part: number): PickUse[] {
+  const partOf = (loadIds: readonly string[] | undefined) =>
+    loadIds === undefined ? part : Number(loads.some(({ id }) => loadIds.includes(id)));
+  const added = told.flatMap((event) =>
+    event.type === 'produce-added'
+      ? [times(event.use, partOf(event.loadId === undefined ? undefined : [event.loadId]))]
+      : [],
+  );
+  const left = measuredNow(batch.id, told).flatMap(({ loadIds, left = [] }) =>
+    left.map((use) => times(use, -partOf(loadIds))),
+  );
+  return summedUp([...batch.uses.map((use) => times(use, part)), ...added, ...left]);
 }
 
 function loadsNow(batch: Batch, changes: readonly Change[], last: Change, begun: ReadonlySet<string>): Batch['loads'] {
@@ -46,20 +65,21 @@ function loadsNow(batch: Batch, changes: readonly Change[], last: Change, begun:
   return [...inCanner, ...others].sort((a, b) => a.number - b.number);
 }
 
-/** The part that is used of what was reserved, and all that was added; one use for each pick. */
-function withAdded(uses: readonly PickUse[], part: number, added: readonly PickUse[]): PickUse[] {
-  const all = new Map(
-    uses.map((use) => [use.pickId, { ...use, massKg: use.massKg * part, softKg: use.softKg * part }]),
-  );
-  for (const use of added) {
-    const before = all.get(use.pickId);
-    all.set(use.pickId, {
-      ...use,
-      massKg: use.massKg + (before?.massKg ?? 0),
-      softKg: use.softKg + (before?.softKg ?? 0),
-    });
+function times(use: PickUse, factor: number): PickUse {
+  return { ...use, massKg: use.massKg * factor, softKg: use.softKg * factor };
+}
+
+/** One use for each pick, none below nothing. */
+function summedUp(uses: readonly PickUse[]): PickUse[] {
+  const all = new Map<string, PickUse>();
+  for (const use of uses) {
+    const { massKg = 0, softKg = 0 } = all.get(use.pickId) ?? {};
+    all.set(use.pickId, { ...use, massKg: use.massKg + massKg, softKg: use.softKg + softKg });
   }
-  return [...all.values()];
+  return [...all.values()].map((use) => {
+    const massKg = Math.max(0, use.massKg);
+    return { ...use, massKg, softKg: Math.min(massKg, Math.max(0, use.softKg)) };
+  });
 }
 
 function withRecipe(batch: Batch, told: readonly DayEvent[]): Batch {

@@ -20,6 +20,16 @@ export interface DayAim {
   readonly endAt: number;
 }
 
+/** What was really there at a batch's gate. */
+export interface Measured {
+  /** The loads it was measured for, the one at whose gate it was first; undefined where it was measured once for all. */
+  readonly loadIds?: readonly string[];
+  /** Cups or pounds, as its card measures. */
+  readonly amount: number;
+  /** What did not go in, as picked: it is on hand again. */
+  readonly left?: readonly PickUse[];
+}
+
 /** What happened on a preserving day besides its loads. `day` is the date of its first batch: "2026-08-29". */
 export type DayEvent = { readonly id: string; readonly day: string; readonly at: number } & (
   | { readonly type: 'day-started'; readonly order: DayOrder; readonly aim: DayAim }
@@ -29,8 +39,7 @@ export type DayEvent = { readonly id: string; readonly day: string; readonly at:
   | { readonly type: 'step-done'; readonly taskId: string }
   /** A call that no other tap answers: stirred, looked at the thermometer. */
   | { readonly type: 'alarm-answered'; readonly alarmId: string }
-  /** Cups, or pounds, that were really there. */
-  | { readonly type: 'measured'; readonly batchId: string; readonly taskId: string; readonly amount: number }
+  | ({ readonly type: 'measured'; readonly batchId: string; readonly taskId: string } & Measured)
   | {
       readonly type: 'loads-changed';
       readonly batchId: string;
@@ -39,8 +48,8 @@ export type DayEvent = { readonly id: string; readonly day: string; readonly at:
       /** Part of the batch's produce that goes into them, 0 to 1; the rest is on hand again. */
       readonly produceUsed: number;
     }
-  /** More fruit was taken when too little was measured. */
-  | { readonly type: 'produce-added'; readonly batchId: string; readonly use: PickUse }
+  /** More fruit was taken when too little was measured, for one load or for all that have not gone in. */
+  | { readonly type: 'produce-added'; readonly batchId: string; readonly loadId?: string; readonly use: PickUse }
   /** It is made by another card after all, with that card's own tested time. */
   | ({ readonly type: 'recipe-changed'; readonly batchId: string } & Pick<
       Batch,

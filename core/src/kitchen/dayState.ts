@@ -19,7 +19,6 @@ export interface DayState {
   readonly steps: ReadonlyMap<string, StepState>;
   /** When each call was answered. */
   readonly answered: ReadonlyMap<string, number>;
-  readonly measured: ReadonlyMap<string, { readonly amount: number; readonly at: number }>;
   readonly away: readonly string[];
   readonly cannersOut: readonly string[];
   /** The end that was refused, and when. */
@@ -30,7 +29,6 @@ export interface DayState {
 const NOTHING: DayState = {
   steps: new Map(),
   answered: new Map(),
-  measured: new Map(),
   away: [],
   cannersOut: [],
 };
@@ -65,11 +63,6 @@ function step(state: DayState, event: DayEvent): DayState {
     case 'alarm-answered':
       if (state.answered.has(event.alarmId)) return state;
       return { ...state, answered: new Map(state.answered).set(event.alarmId, event.at) };
-    case 'measured':
-      return {
-        ...state,
-        measured: new Map(state.measured).set(event.batchId, { amount: event.amount, at: event.at }),
-      };
     case 'cook-away':
       return { ...state, away: [...new Set([...state.away, event.cook])] };
     case 'cook-back':
@@ -80,7 +73,8 @@ function step(state: DayState, event: DayEvent): DayState {
       return { ...state, cannersOut: state.cannersOut.filter((id) => id !== event.cannerId) };
     case 'day-closed':
       return { ...state, closedAt: event.at };
-    // What they say of the loads is read by batchesNow.
+    // What they say of batches and their loads is read by batchesNow and measuredNow.
+    case 'measured':
     case 'loads-changed':
     case 'produce-added':
     case 'recipe-changed':

@@ -1,11 +1,5 @@
 import { type PlannedLoad } from '../day/batch';
 import { splitLoads } from '../canner/splitLoads';
-import { JARS, type JarSize } from '../handbook/jars';
-
-/** Jars of one size for the jars a formula names in another, whole ones. */
-export function jarsFor(formulaJars: number, formulaJar: JarSize, jar: JarSize): number {
-  return Math.floor((formulaJars * JARS[formulaJar].nominalFlOz) / JARS[jar].nominalFlOz + 1e-9);
-}
 
 /**
  * The loads of a batch that have not gone in, for as many jars as what was measured really gives: full loads, those there

@@ -53,6 +53,8 @@ export interface RecipeQuestion {
    * of any other no more than the card wants and no more than there is. Without the main crop the jars decide.
    */
   readonly batches?: ReadonlyMap<CropId, number>;
+  /** The main crop was measured: all of it goes in as it is, whatever a kitchen's measures would round it to. */
+  readonly measured?: boolean;
   /** Pots, where they are laid down already: as for the loads of a batch. */
   readonly pots?: number;
   /** The line taken of each group; the first where nothing is said. */
@@ -74,7 +76,7 @@ export interface RecipeQuestion {
  * @throws RangeError for no jars at all
  */
 export function recipeFor(asked: Card, question: RecipeQuestion): RecipeAmounts {
-  const { jars, taken = {}, processMinutes, learnedLiquid } = question;
+  const { jars, measured = false, taken = {}, processMinutes, learnedLiquid } = question;
   const quarts = quartsOfJars(jars);
   if (!(quarts > 0)) throw new RangeError('a recipe is made for at least one jar');
   const card = columnFor(asked, jars);
@@ -94,8 +96,9 @@ export function recipeFor(asked: Card, question: RecipeQuestion): RecipeAmounts 
     }
   }
   const produce = produceTimes([...worked.values()]);
-  // The produce as it is weighed, not as it was meant: a measure rounded down asks for no more acid.
-  const acidTimes = Math.max(size.byJars, ...(produce.length > 0 ? produce : [size.factor]));
+  // The produce as it is weighed out, not as it was meant: a measure rounded down asks for no more acid.
+  const inPot = measured || produce.length === 0 ? [...produce, size.factor] : produce;
+  const acidTimes = Math.max(size.byJars, ...inPot);
   for (const line of card.ingredients) {
     if (!worked.has(line) && !covered.includes(line)) {
       worked.set(line, plain(line, kitchenMeasure(line.role, line.amount, acidTimes)));

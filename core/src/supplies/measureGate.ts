@@ -50,7 +50,7 @@ export function measureGate(card: Card, amount: number): Gate | undefined {
     measured,
     pots,
     factor,
-    amounts: recipeFor(card, { jars, batches, pots }),
+    amounts: recipeFor(card, { jars, batches, pots, measured: true }),
     ...(yields && { jars: { low: Math.floor(yields.low * made + 1e-9), high: Math.floor(yields.high * made + 1e-9) } }),
     left: Math.max(0, amount - made * measured.perBatch),
   };

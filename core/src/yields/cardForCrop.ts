@@ -9,7 +9,7 @@ import { type CropNeed, cropNeeds, isProduce, mainLine } from '../recipe/cardCro
 /** A card as a household makes it of one crop, with all the produce it takes. */
 export interface CropCard {
   readonly card: Card;
-  readonly main: CropNeed & { readonly kgPerBatch: number; readonly lbPerBatch: number };
+  readonly main: CropNeed & { readonly crop: ProduceId; readonly kgPerBatch: number; readonly lbPerBatch: number };
   /** Whether the main crop is measured prepared, by the cup, so that trimming decides how many batches there are. */
   readonly byCups: boolean;
   /** Picked unripe. */
@@ -32,7 +32,7 @@ export function cardForCrop(product: ProductId, crop: ProduceId): CropCard | und
     KNOWN.set(
       key,
       recipesOf(product)
-        .map((card) => madeOf(card, crop))
+        .map((card) => cropCard(card, crop))
         .find((found) => found !== undefined),
     );
   }
@@ -49,7 +49,8 @@ export function cardOfBatch(
   return cards.find(({ card }) => card === recipe) ?? (crop && cardForCrop(product, crop)?.card) ?? cards[0];
 }
 
-function madeOf(card: Card, crop: ProduceId): CropCard | undefined {
+/** This very card as a household makes it of a crop; undefined where it is not made of it first of all, or nobody weighs it. */
+export function cropCard(card: Card, crop: ProduceId): CropCard | undefined {
   const line = mainLine(card);
   if (!line?.crops.includes(crop) || !card.yields) return undefined;
   const needs = cropNeeds(card, crop);

@@ -4,6 +4,7 @@ import * as v from 'valibot';
 import { DayEventSchema } from '@hoddle/contract/dayEvent';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
+import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { loadState } from '@hoddle/core/kitchen/loadState';
 import { toldOf } from '@hoddle/core/kitchen/toldOf';
@@ -12,15 +13,15 @@ import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { CRUMB_KG, overdrawnOf, readBook } from '../db/produceBook';
-import { readBatches, readBatchesNow, readEvents, readPages } from '../db/readState';
+import { readBatches, readBatchesNow, readDayEvents, readEvents, readPages } from '../db/readState';
 import { Problem } from '../problem';
 import { holdAgainstHandbook } from './holdAgainstHandbook';
 
 /**
  * `POST /api/kitchen/day-events`: what happened on a preserving day besides its loads. Every event is kept, since the fold
- * decides what it means; only loads that are changed must be those of a batch, fruit that is added must be there, another card
- * comes with its own tested time, and a day with a load still in its canner
- * is not closed.
+ * decides what it means; only loads that are changed must be those of a batch, fruit that is added must be there, what stays
+ * over must have been taken, another card comes with its own tested time, and a day with a load still in its canner is not
+ * closed.
  */
 export function dayEventsRoute(db: Database): Router {
   return Router().post('/kitchen/day-events', async (req, res) => {
@@ -31,6 +32,7 @@ export function dayEventsRoute(db: Database): Router {
       const added = await keepOnce(db.tables.dayEvents, { id, day, type, at, detail }, transaction);
       if (added && event.type === 'loads-changed') await keepLoads(db, event, transaction);
       if (added && event.type === 'produce-added') await holdOnHand(db, event, transaction);
+      if (added && event.type === 'measured') await holdTaken(db, event, transaction);
       if (added && event.type === 'recipe-changed') await holdTested(db, event, pages, transaction);
       if (added && event.type === 'day-closed') await holdOpen(db, event, transaction);
       return added;
@@ -71,6 +73,25 @@ async function holdOnHand(
   if (overdrawnOf(book) > CRUMB_KG) {
     throw new Problem(409, 'not-on-hand', 'There is not so much of that produce left: it was used in another way.');
   }
+}
+
+/** @throws Problem 404 without the batch, 409 where more stays over of a pick than the batch took of it */
+async function holdTaken(
+  db: Database,
+  { id, batchId, left = [] }: Extract<DayEvent, { type: 'measured' }>,
+  transaction: Transaction,
+): Promise<void> {
+  const batches = await readBatches(db, transaction);
+  if (!batches.some((batch) => batch.id === batchId)) throw new Problem(404, 'no-batch', 'There is no such batch.');
+  if (left.length === 0) return;
+  // What was told of this gate before is replaced by it.
+  const told = (await readDayEvents(db, transaction)).map((event) =>
+    event.id === id ? { ...event, left: [] } : event,
+  );
+  const before = batchesNow(batches, told, await readEvents(db, transaction)).find((batch) => batch.id === batchId);
+  const takenKg = (pickId: string) => before?.uses.find((use) => use.pickId === pickId)?.massKg ?? 0;
+  if (left.every(({ pickId, massKg }) => massKg <= takenKg(pickId) + CRUMB_KG)) return;
+  throw new Problem(409, 'not-taken', 'More stays over than this batch took of that produce.');
 }
 
 /** Another card comes with its own tested time, or not at all. @throws Problem 404 without the batch, 422 where it does not */

@@ -4,7 +4,7 @@ import { type DayQuestion } from '@hoddle/core/day/planDay';
 import { spoilsBy } from '@hoddle/core/day/spoilsBy';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
-import { type LoadPhase, type LoadState } from '@hoddle/core/kitchen/loadState';
+import { type LoadState } from '@hoddle/core/kitchen/loadState';
 import { isSameDay } from 'date-fns';
 import { standingLoads } from '@/features/kitchen/standingLoads';
 import { isoDay } from '@/ui/clockWords';
@@ -16,8 +16,6 @@ type Known = Pick<HouseholdState, 'household' | 'picks' | 'lotChanges'> & {
   readonly dayEvents: readonly DayEvent[];
 };
 
-const OUT_OF_CANNER: readonly LoadPhase[] = ['cooling', 'checked'];
-
 /** Where every load of the household stands, by its id. */
 export function statesOf(batches: readonly Batch[], events: readonly KitchenEvent[]): Map<string, LoadState> {
   return new Map(standingLoads(batches, events).map(({ load, state }) => [load.id, state]));
@@ -26,14 +24,6 @@ export function statesOf(batches: readonly Batch[], events: readonly KitchenEven
 /** The batches of a date, in the order they begin. */
 export function batchesOf(date: number, batches: readonly Batch[]): Batch[] {
   return batches.filter((batch) => isSameDay(batch.startAt, date)).sort((a, b) => a.startAt - b.startAt);
-}
-
-/** The date of the day being run or planned next: of the first batch with a load that is not out of its canner. */
-export function openDate(batches: readonly Batch[], states: ReadonlyMap<string, LoadState>): number | undefined {
-  const isOpen = ({ loads }: Batch) =>
-    loads.some(({ id }) => !OUT_OF_CANNER.includes(states.get(id)?.phase ?? 'checked'));
-  const open = batches.filter(isOpen).map(({ startAt }) => startAt);
-  return open.length === 0 ? undefined : Math.min(...open);
 }
 
 /** What is asked of the search for a day that begins with the first of its batches. */

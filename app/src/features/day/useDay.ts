@@ -8,6 +8,7 @@ import { type LaidOut, layOut } from '@hoddle/core/kitchen/layOut';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { type LoadPhase, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { type LoadInDay, progressOf, type RunningDay } from '@hoddle/core/kitchen/progressOf';
+import { openDay } from '@hoddle/core/kitchen/openDay';
 import { type RestQuestion } from '@hoddle/core/kitchen/solveRest';
 import memoizeOne from 'memoize-one';
 import { useEffect } from 'react';
@@ -16,9 +17,12 @@ import { useRestStore } from '@/store/restStore';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { isoDay } from '@/ui/clockWords';
 import { type PlannedDay } from '@/workers/dayPlanAnswer';
-import { batchesOf, dayQuestion, keyOf, openDate, statesOf } from './dayQuestion';
+import { batchesOf, dayQuestion, keyOf, statesOf } from './dayQuestion';
 
 const MINUTE_MS = 60_000;
+
+/** How often it is looked whether another day is the one in the kitchen; every calendar turns on one of these. */
+const TURN_MS = 15 * MINUTE_MS;
 
 export interface DayLoad {
   readonly id: string;
@@ -75,7 +79,7 @@ export function hasPlan(day: Day): day is DayWithPlan {
 export function useDay(): Day | undefined {
   const { batches, events, dayEvents, household, picks, lotChanges } = useHousehold();
   const now = useNow(60_000);
-  const asked = askedDay(batches, events, dayEvents, household, picks, lotChanges, new Date(now).toDateString());
+  const asked = askedDay(batches, events, dayEvents, household, picks, lotChanges, Math.floor(now / TURN_MS));
   const { plan, key } = useDayPlanStore();
   const lateMin = useRestStore((store) => store.lateMin);
   const lateOf = useRestStore((store) => store.dayId);
@@ -97,10 +101,12 @@ const askedDay = memoizeOne(
     household: Known['household'],
     picks: Known['picks'],
     lotChanges: Known['lotChanges'],
-    today: string,
+    turn: number,
   ) => {
     const states = statesOf(batches, events);
-    const own = batchesOf(openDate(batches, states) ?? new Date(today).getTime(), batches);
+    const closed = new Set(dayEvents.flatMap(({ type, day }) => (type === 'day-closed' ? [day] : [])));
+    const date = openDay(batches, states, { now: turn * TURN_MS, dateOf: isoDay, closed });
+    const own = date === undefined ? [] : batchesOf(date, batches);
     const plannedAt = own[0]?.startAt;
     if (plannedAt === undefined) return undefined;
     const id = isoDay(plannedAt);

@@ -1,9 +1,8 @@
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { type Gate } from '@hoddle/core/supplies/measureGate';
 import { View } from 'react-native';
-import { useUnits } from '@/store/useUnits';
 import { Words } from '@/ui/Words';
-import { amountWordsOf } from '@/features/recipe/amountLines';
+import { AmountRow } from './AmountRow';
 
 interface GateAmountsProps {
   gate: Extract<Gate, { kind: 'make' }>;
@@ -15,7 +14,6 @@ interface GateAmountsProps {
 
 /** What goes into each pot for what was measured, what is poured off apart, and how many jars it gives. */
 export function GateAmounts({ gate, jars, planned, unit }: GateAmountsProps) {
-  const units = useUnits();
   const { amounts, pots, left } = gate;
   const inPot = amounts.lines.filter(({ line }) => line.then !== 'drained');
   const drained = amounts.lines.filter(({ line }) => line.then === 'drained');
@@ -24,18 +22,14 @@ export function GateAmounts({ gate, jars, planned, unit }: GateAmountsProps) {
       <Words size="lead" weight={700} tone="milk">
         {pots === 1 ? 'Into the pot' : `Into each of ${pots} pots, side by side`}
       </Words>
-      {inPot.map((line) => {
-        const { key, amount, item } = amountWordsOf(line, units, 'pot');
-        return (
-          <Words key={key} size="lead" tone="milk">
-            <Words size="lead" weight={800} tone="milk">
-              {amount}
-            </Words>{' '}
-            {item}
-            {line.perJar ? ', in every jar' : ''}
-          </Words>
-        );
-      })}
+      {inPot.map((line) => (
+        <AmountRow
+          key={line.line.item + line.line.into}
+          line={line}
+          of="pot"
+          beside={line.perJar ? ', in every jar' : ''}
+        />
+      ))}
       {drained.length > 0 && (
         <Words size="lead" tone="milk-2">
           Poured off, in no pot: {drained.map(({ line }) => line.item).join(', ')}.

@@ -1,17 +1,19 @@
-import { type Batch, mainCropOf, massKgOf, nameOf, type PlannedLoad } from '@hoddle/core/day/batch';
+import { type Batch, nameOf, type PlannedLoad } from '@hoddle/core/day/batch';
 import { type Card } from '@hoddle/core/handbook/cards/card';
 import { countJars } from '@hoddle/core/handbook/jars';
+import { atTheGate } from '@hoddle/core/kitchen/atTheGate';
 import { withChange } from '@hoddle/core/kitchen/dayChange';
-import { gateLoads, jarsFor } from '@hoddle/core/kitchen/gateLoads';
+import { gateLoads } from '@hoddle/core/kitchen/gateLoads';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { measuredPart } from '@hoddle/core/recipe/cardCrops';
-import { type Gate, measureGate } from '@hoddle/core/supplies/measureGate';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { type Day, type LiveDay, useDay } from '@/features/day/useDay';
+import { loadsOfGate } from '@hoddle/core/day/amountsOfBatch';
 import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
+import { useLearned } from '@/features/yields/useLearned';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
 import { isLater } from './ChangeScreen';
@@ -22,7 +24,7 @@ import { useCapacity } from './LoadsChange';
 import { NumberPad } from './NumberPad';
 import { OfferPart } from './OfferPart';
 import { ShortPart } from './ShortPart';
-import { useKeepRest } from './useKeepRest';
+import { useKeepCold } from './useKeepCold';
 import { type DayTold, useTellDay } from './useTellDay';
 
 /** The measure gate: what was really got, and what it makes of sugar, pectin, jars, loads and the rest of the day. */
@@ -45,7 +47,7 @@ export function MeasureScreen({ taskId }: { taskId: string }) {
             .filter(({ loadId }) => task.loadId === undefined || loadId === task.loadId)
             .reduce((sum, { amounts: { pots, factor } }) => sum + pots * factor, 0)}
           taskId={taskId}
-          own={batch.loads.find(({ id }) => id === task.loadId)}
+          {...(task.loadId !== undefined && { own: loadsOfGate(amounts, batch, task.loadId) })}
         />
       ) : (
         <Words size="head" weight={700} tone="milk" className="px-4">
@@ -64,8 +66,8 @@ interface MeasureProps {
   /** Batches of the card that were meant. */
   planned: number;
   taskId: string;
-  /** The load it is measured for; all of the batch that have not gone in where it is done once. */
-  own?: PlannedLoad;
+  /** The loads it is measured for; all of the batch that have not gone in where it is done once. */
+  own?: readonly PlannedLoad[];
 }
 
 function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps) {
@@ -74,33 +76,30 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
   const { household } = useHousehold();
   const main = measuredPart(card);
   const later = batch.loads.filter((load) => isLater(load, day));
-  const meant = own ? [own] : later;
+  const meant = own ?? later;
   const jarsMeant = meant.reduce((sum, { jars }) => sum + jars, 0);
-  const plannedAmount = (main?.perBatch ?? 4) * planned;
+  // As it was when the measuring began: fruit that is taken meanwhile makes no more of it.
+  const [plannedAmount] = useState((main?.perBatch ?? 4) * planned);
   const step = main?.unit === 'lb' ? 0.25 : 0.5;
   const [amount, setAmount] = useState(() => Math.round(plannedAmount / step) * step);
   const [offered, setOffered] = useState<readonly PlannedLoad[]>();
   const capacity = useCapacity(batch, day, meant);
-  const keepRest = useKeepRest();
-  const gate = amount > 0 ? measureGate(card, amount) : undefined;
-  const jars = jarsOfGate(gate, card, batch) ?? jarsMeant;
+  const keepCold = useKeepCold();
+  const learned = useLearned();
+  const at = amount > 0 ? atTheGate(batch, card, meant, amount, learned) : undefined;
+  const { gate, left = [] } = at ?? {};
+  const jars = at?.jars ?? jarsMeant;
   const unit = main?.unit === 'lb' ? 'lb' : 'cups';
-  const told: DayTold[] = [
-    { type: 'measured', batchId: batch.id, taskId, amount },
-    { type: 'step-done', taskId },
-  ];
-  // What is over of this measure is a part of what these loads took.
-  const over = gate?.kind === 'make' && gate.left > 0.02 ? gate.left / amount : 0;
-  const share =
-    jarsMeant /
-    Math.max(
-      1,
-      batch.loads.reduce((sum, load) => sum + load.jars, 0),
-    );
-  const crop = mainCropOf(batch);
-  const restKg = over * share * massKgOf(batch, crop);
-  const rest = { batch, crop, restKg };
+  const toldFor = (loads: readonly PlannedLoad[]): DayTold[] => {
+    const loadIds = own && { loadIds: (loads.length > 0 ? loads : own).map(({ id }) => id) };
+    return [
+      { type: 'measured', batchId: batch.id, taskId, ...loadIds, amount, ...(left.length > 0 && { left }) },
+      { type: 'step-done', taskId },
+    ];
+  };
   const end = () => router.navigate('/kitchen');
+  const others = later.filter((load) => !meant.includes(load));
+  if (planned <= 0) return <BoiledAlready batch={batch} onGo={() => (tell({ type: 'step-done', taskId }), end())} />;
   if (offered) {
     const change = { kind: 'loads', batchId: batch.id, loads: offered } as const;
     const words = `${printFraction(amount, 4)} ${unit}: ${countJars(jars, batch.jar)} instead of ${jarsMeant}`;
@@ -111,22 +110,18 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
         words={words}
         change={change}
         asked={withChange(live.rest, change, household.kitchen.cooks)}
-        before={told}
-        {...(over > 0 && { usedPart: 1 - over * share, onTake: () => keepRest(rest) })}
+        before={toldFor(offered.filter((load) => !others.includes(load)))}
+        onTake={() => keepCold(left)}
         onRefuse={() => setOffered(undefined)}
         onTaken={end}
       />
     );
   }
   const last = Math.max(0, ...batch.loads.map(({ number }) => number));
-  const others = later.filter((load) => !meant.includes(load));
   const next = () => {
     if (jars === jarsMeant) {
-      told.forEach(tell);
-      if (over > 0) {
-        tell({ type: 'loads-changed', batchId: batch.id, loads: batch.loads, produceUsed: 1 - over * share });
-        keepRest(rest);
-      }
+      toldFor(meant).forEach(tell);
+      keepCold(left);
       return end();
     }
     setOffered([...gateLoads(meant, jars, capacity, last, uuidV7), ...others]);
@@ -155,8 +150,8 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
         <ShortPart
           day={day}
           batch={batch}
-          card={card}
           missing={(plannedAmount - amount) / main.perBatch}
+          {...(own?.[0] && { loadId: own[0].id })}
           onAdded={(batches) => setAmount((before) => Math.round((before + batches * main.perBatch) * 4) / 4)}
         />
       )}
@@ -174,14 +169,14 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
   );
 }
 
-/** Whole jars of the batch's size, in the middle of what the card gives. */
-function jarsOfGate(gate: Gate | undefined, { yields }: Card, batch: Batch): number | undefined {
-  if (gate?.kind === 'wait') return 0;
-  if (!gate?.jars || !yields) return undefined;
-  const { low, high } = gate.jars;
-  const jarsMeant = batch.loads.reduce((sum, load) => sum + load.jars, 0);
-  const [least, most] = [jarsFor(low, yields.jar, batch.jar), jarsFor(high, yields.jar, batch.jar)];
-  // What was planned stands while it lies within the page's own range.
-  if (batch.loads.length === 1 && jarsMeant >= least && jarsMeant <= most) return jarsMeant;
-  return Math.max(1, jarsFor((low + high) / 2, yields.jar, batch.jar));
+/** A pot fills more jars than one load holds: for the second nothing is measured, it is jam by then. */
+function BoiledAlready({ batch, onGo }: { batch: Batch; onGo: () => void }) {
+  return (
+    <View className="w-full max-w-[640px] gap-4 px-4 pb-8">
+      <Words size="head" weight={700} tone="milk">
+        {nameOf(batch)}: nothing to measure for this load. It is filled from the pots of the load before.
+      </Words>
+      <KitchenKey look="milk" words="Go on" onPress={onGo} />
+    </View>
+  );
 }

@@ -21,8 +21,6 @@ interface OfferPartProps {
   asked: RestQuestion;
   /** Told with the change: what was measured. */
   before?: readonly DayTold[];
-  /** Part of the produce that is really used, where some stays over. */
-  usedPart?: number;
   /** Done besides, once it is taken. */
   onTake?: () => void;
   onRefuse: () => void;
@@ -30,18 +28,7 @@ interface OfferPartProps {
 }
 
 /** What a change does to the rest of the day, in one line: taken or refused. Nothing is told before. */
-export function OfferPart({
-  day,
-  live,
-  words,
-  change,
-  asked,
-  before = [],
-  usedPart,
-  onTake,
-  onRefuse,
-  onTaken,
-}: OfferPartProps) {
+export function OfferPart({ day, live, words, change, asked, before = [], onTake, onRefuse, onTaken }: OfferPartProps) {
   const tell = useTellDay(day.id);
   const { canners } = useHousehold().household;
   const [solved, setSolved] = useState<RestSolved | 'cutOff'>();
@@ -59,7 +46,7 @@ export function OfferPart({
   const nameOf = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'another canner';
   const best = solved === undefined || solved === 'cutOff' ? undefined : solved.best;
   const take = () => {
-    for (const told of [...before, toldOf(change, day, usedPart)]) tell(told);
+    for (const told of [...before, toldOf(change, day)]) tell(told);
     onTake?.();
     if (best) {
       const cannerOf = Object.fromEntries(best.cannerOf);
@@ -98,7 +85,7 @@ export function OfferPart({
   );
 }
 
-function toldOf(change: DayChange, day: Day, usedPart?: number): DayTold {
+function toldOf(change: DayChange, day: Day): DayTold {
   switch (change.kind) {
     case 'cook-away':
     case 'cook-back':
@@ -112,8 +99,12 @@ function toldOf(change: DayChange, day: Day, usedPart?: number): DayTold {
       const begun = batch?.loads.filter(({ id }) =>
         day.loads.some((load) => load.id === id && load.phase !== 'planned'),
       );
-      const used = batch && begun ? produceUsed(batch, begun, loads) : 1;
-      return { type: 'loads-changed', batchId, loads, produceUsed: usedPart ?? used };
+      return {
+        type: 'loads-changed',
+        batchId,
+        loads,
+        produceUsed: batch && begun ? produceUsed(batch, begun, loads) : 1,
+      };
     }
   }
 }

@@ -4,10 +4,9 @@ import { countJars } from '@hoddle/core/handbook/jars';
 import { recipeFor } from '@hoddle/core/recipe/recipeFor';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { amountWordsOf } from '@/features/recipe/amountLines';
 import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
-import { useUnits } from '@/store/useUnits';
 import { Words } from '@/ui/Words';
+import { AmountRow } from './AmountRow';
 import { KitchenKey } from './KitchenKey';
 import { NumberPad } from './NumberPad';
 
@@ -16,7 +15,6 @@ const POURED_AT = ['raw-pack', 'close', 'fill'];
 
 /** The covering liquid does not go round: the same mix again, for the jars that are still dry. */
 export function RanShort({ task, batch }: { task: DayTask; batch: Batch | undefined }) {
-  const units = useUnits();
   const amounts = useBatchAmounts(batch);
   const [dry, setDry] = useState<number>();
   const load = amounts?.loads.find(({ loadId }) => loadId === task.loadId);
@@ -38,17 +36,9 @@ export function RanShort({ task, batch }: { task: DayTask; batch: Batch | undefi
       <Words size="lead" weight={700} tone="milk">
         The same mix for {countJars(dry, batch.jar)}; never more water
       </Words>
-      {again?.lines.map((line) => {
-        const { key, amount, item } = amountWordsOf(line, units, 'all');
-        return (
-          <Words key={key} size="lead" tone="milk">
-            <Words size="head" weight={800} tone="milk">
-              {amount}
-            </Words>{' '}
-            {item}
-          </Words>
-        );
-      })}
+      {again?.lines.map((line) => (
+        <AmountRow key={line.line.item + line.line.into} line={line} of="all" />
+      ))}
     </View>
   );
 }

@@ -5,12 +5,13 @@ import { JARS } from '@hoddle/core/handbook/jars';
 import { type AmountLine } from '@hoddle/core/recipe/recipeFor';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { type AmountWords, amountWordsOf } from '@/features/recipe/amountLines';
+import { amountWordsOf } from '@/features/recipe/amountLines';
 import { linesOfStep, produceOfStep } from '@/features/recipe/stepGroups';
 import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
 import { useUnits } from '@/store/useUnits';
 import { COLOURS } from '@/ui/colours';
 import { Words } from '@/ui/Words';
+import { AmountRow } from './AmountRow';
 
 interface StepAmountsProps {
   task: DayTask;
@@ -19,7 +20,6 @@ interface StepAmountsProps {
 
 /** What goes in at this step, large, for this pot: tapped when it is in; pot after pot where there are several. */
 export function StepAmounts({ task, batch }: StepAmountsProps) {
-  const units = useUnits();
   const amounts = useBatchAmounts(batch);
   const [pot, setPot] = useState(0);
   const [ticked, setTicked] = useState<readonly string[]>([]);
@@ -60,14 +60,15 @@ export function StepAmounts({ task, batch }: StepAmountsProps) {
         </View>
       )}
       {shown.map((line) => {
-        const words = amountWordsOf(line, units, isInPots ? 'pot' : 'all');
+        const key = line.line.item + line.line.into;
         return (
           <InRow
-            key={words.key}
-            words={words}
+            key={key}
+            line={line}
+            of={isInPots ? 'pot' : 'all'}
             note={noteOf(line, JARS[batch.jar].one)}
-            ticked={ticked.includes(words.key)}
-            onPress={() => flip(words.key)}
+            ticked={ticked.includes(key)}
+            onPress={() => flip(key)}
           />
         );
       })}
@@ -82,14 +83,16 @@ function noteOf({ line, perJar }: AmountLine, jar: string): string {
 }
 
 interface InRowProps {
-  words: AmountWords;
+  line: AmountLine;
+  of: 'pot' | 'all';
   note: string;
   ticked: boolean;
   onPress: () => void;
 }
 
 /** One ingredient, to be read from two feet away and ticked with a wet finger. */
-function InRow({ words: { amount, item, beside }, note, ticked, onPress }: InRowProps) {
+function InRow({ line, of, note, ticked, onPress }: InRowProps) {
+  const { amount, item, beside } = amountWordsOf(line, useUnits(), of);
   const more = [note, beside].filter(Boolean).join('; ');
   return (
     <Pressable
@@ -103,12 +106,7 @@ function InRow({ words: { amount, item, beside }, note, ticked, onPress }: InRow
         {ticked && <Check size={24} strokeWidth={3.4} color={COLOURS.milk} />}
       </View>
       <View className="flex-1">
-        <Words size="lead" tone={ticked ? 'milk-2' : 'milk'}>
-          <Words weight={800} tone={ticked ? 'milk-2' : 'milk'} style={{ fontSize: 27, lineHeight: 32 }}>
-            {amount}
-          </Words>{' '}
-          {item}
-        </Words>
+        <AmountRow line={line} of={of} isIn={ticked} />
         {more !== '' && (
           <Words tone="milk-2" size="body">
             {more}
