@@ -253,7 +253,7 @@ class Chain {
       row.step === 'fill'
         ? `${stepWords} ${countJars(jars, batch.jar)}`
         : row.handsPerLb[1] > 0
-          ? `${stepWords} ${poundWords(pounds)}${nameOfOther(batch, of)}`
+          ? `${stepWords} ${inHandWords(pounds, this.kitchen.setup.units)}${nameOfOther(batch, of)}`
           : stepWords;
     const needs = needsOf(step, pounds, this.kitchen.setup);
     const hold = holdAfter(step, kind);
@@ -409,9 +409,16 @@ function poundsFor(batch: Batch, of: readonly string[] | undefined): number {
 /** A card's word for all its vegetables but the main one. */
 const ANY_VEGETABLES = 'vegetables';
 
-/** "2 1/2 lb": under ten pounds a half counts. */
-function poundWords(pounds: number): string {
+/** "2 1/2 lb", under ten pounds a half counts; "5.4 kg", "450 g". */
+function inHandWords(pounds: number, units: KitchenSetup['units'] = 'us'): string {
+  const kg = pounds * KG_PER_LB;
+  if (units === 'metric') return kg < 1 ? `${Math.max(50, Math.round(kg * 20) * 50)} g` : `${round(kg)} kg`;
   return `${pounds < 10 ? printFraction(Math.max(1 / 4, pounds), pounds < 1 ? 4 : 2) : Math.round(pounds)} lb`;
+}
+
+/** To the tenth below ten. */
+function round(kg: number): number {
+  return kg < 10 ? Math.round(kg * 10) / 10 : Math.round(kg);
 }
 
 /** " onions", where a step works on another crop than the main one. */

@@ -36,6 +36,8 @@ export interface KitchenSetup {
   /** Jars that can cool an inch apart. */
   readonly towelJars: number;
   readonly tools: readonly OwnTool[];
+  /** In which the words of a step are told; pounds where nothing is said. */
+  readonly units?: 'us' | 'metric';
   /** Hands-on minutes against the handbook's, where the household knows: 1.2 is a fifth slower. */
   readonly handsPace?: number;
 }

@@ -60,6 +60,10 @@ test('in a metric kitchen an amount is the same in grams and litres, acid never 
       const measure = kitchenMeasure(role, amount, times);
       if (measure.of === 'words') throw new Error('a figure became words');
       const said = measureWords(measure, 'metric', role);
+      if (measure.of === 'ml' && measure.value < 59) {
+        expect(said).toBe(measureWords(measure, 'us', role));
+        return;
+      }
       const [, figure = '', unit = ''] = /^([\d.]+) (ml|l|g|kg)$/.exec(said) ?? [];
       const value = Number(figure) * (unit === 'l' ? 1_000 : unit === 'g' ? 0.001 : 1);
       const { up, down } = roundingOf(role);

@@ -83,7 +83,7 @@ export function inUnit({ value, unit }: Figure): number {
   return value / UNIT_SIZES[unit].size;
 }
 
-/** "4 1/2 cups", "3/4 lb", "6 cloves"; in a metric kitchen "1.1 l", "340 g". */
+/** "4 1/2 cups", "3/4 lb", "6 cloves"; in a metric kitchen "1.1 l", "340 g", and still "2 Tbsp". */
 export function measureWords(measure: Measure, units: 'us' | 'metric' = 'us', role: Role = 'other'): string {
   if (measure.of === 'words') return measure.words;
   const { of, value, unit, word } = measure;
@@ -116,8 +116,11 @@ function poundWords(lb: number): string {
   return lb < 1 / 2 ? `${printFraction(lb * 16, 4)} oz` : `${printFraction(lb, 16)} lb`;
 }
 
+/** Less than this is taken by the spoon in a metric kitchen too: a quarter cup. Common practice. */
+const SPOONED_ML = UNIT_SIZES.cup.size / 4;
+
 function metricVolume(ml: number, role: Role): string {
-  if (ml < 30) return `${metric(ml, 0.5, role)} ml`;
+  if (ml < SPOONED_ML - 1e-6) return printMeasures(ml, { exact: true });
   return ml < 1_000 ? `${metric(ml, 5, role)} ml` : `${metric(ml / 1_000, 0.01, role)} l`;
 }
 

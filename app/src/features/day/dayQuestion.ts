@@ -32,18 +32,18 @@ export function dayQuestion(
   { household, picks, lotChanges, batches, dayEvents }: Known,
   states: ReadonlyMap<string, LoadState>,
 ): DayQuestion {
-  const { canners, kitchen, burners, ownJars } = household;
+  const { canners, kitchen, burners, units, ownJars } = household;
   const begin = new Date(Math.min(...own.map(({ startAt }) => startAt)));
   const before = batches.filter((batch) => !own.includes(batch));
   const { seen, general, of } = pacesOf(batches, dayEvents, household, isoDay(begin.getTime()));
   const learned = seen.length > 0 && {
-    setup: { ...kitchen, burners, handsPace: general },
+    setup: { ...kitchen, burners, units, handsPace: general },
     paces: new Map(of.map(({ step, factor }) => [step, factor])),
   };
   return {
     batches: own,
     canners,
-    setup: { ...kitchen, burners },
+    setup: { ...kitchen, burners, units },
     ownJars,
     startMinute: 60 * begin.getHours() + begin.getMinutes(),
     heatUpsTaken: heatUpsTaken(before, states),

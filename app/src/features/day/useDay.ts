@@ -1,8 +1,9 @@
 import { type Batch } from '@hoddle/core/day/batch';
-import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { type DayQuestion, problemOf } from '@hoddle/core/day/planDay';
 import { type DayProgress } from '@hoddle/core/day/restOfDay';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf } from '@hoddle/core/day/sharedLoad';
+import { type DayOrder } from '@hoddle/core/kitchen/dayEvent';
 import { type DayState, dayState } from '@hoddle/core/kitchen/dayState';
 import { type LaidOut, layOut } from '@hoddle/core/kitchen/layOut';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
@@ -144,7 +145,9 @@ const dayOfPlan = memoizeOne(
     const live = asked.isLive ? liveDay(asked, plan, cannerOf, nowMinute * MINUTE_MS) : undefined;
     const tasks = live ? (live.laid?.tasks ?? []) : (plan?.tasks ?? []);
     const loads = dayLoads(asked, cannerOf);
-    const common = { id, state, batches: own, loads: numbered(loads, tasks), tasks, question, startAt, cannerOf };
+    // A load keeps its number while the rest is laid out anew around it: another order is taken, or nothing changes.
+    const numbers = state.order && live ? ordered(live.running.tasks, state.order, startAt) : tasks;
+    const common = { id, state, batches: own, loads: numbered(loads, numbers), tasks, question, startAt, cannerOf };
     if (live?.laid) {
       const { endMin } = live.laid;
       const late = Math.max(endMin, lateMin ?? endMin + ((plan?.lateMin ?? 0) - (plan?.makespanMin ?? 0)));
@@ -211,13 +214,21 @@ function useAsk(asked: Asked | undefined): void {
   }, [wanted, ask]);
 }
 
+type Placed = Pick<ScheduledTask, 'task' | 'startMin'>;
+
+/** The tasks where the order that was taken has them; what came up since comes after all of it. */
+function ordered(tasks: readonly DayTask[], { startAt: at }: DayOrder, startAt: number): Placed[] {
+  return tasks.map((task) => ({ task, startMin: ((at[task.id] ?? Infinity) - startAt) / MINUTE_MS }));
+}
+
 /** Loads as they come into the canners: load 1 is the first of the day, whatever batch it is of. */
-function numbered(loads: readonly DayLoad[], tasks: readonly ScheduledTask[]): DayLoad[] {
+function numbered(loads: readonly DayLoad[], tasks: readonly Placed[]): DayLoad[] {
   const startOf = new Map(
     tasks.flatMap(({ task, startMin }) =>
       task.kind === 'load' && task.loadId ? [[task.loadId, startMin] as const] : [],
     ),
   );
   if (startOf.size === 0) return [...loads];
-  return [...loads].sort((a, b) => (startOf.get(a.id) ?? 0) - (startOf.get(b.id) ?? 0));
+  const of = ({ id }: DayLoad) => Math.min(startOf.get(id) ?? 0, Number.MAX_SAFE_INTEGER);
+  return [...loads].sort((a, b) => of(a) - of(b));
 }

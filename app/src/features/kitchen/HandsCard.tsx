@@ -1,7 +1,7 @@
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { nameOf } from '@hoddle/core/day/batch';
 import Hand from 'lucide-react-native/icons/hand';
-import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { readStep, stepClock } from '@hoddle/core/kitchen/stepClock';
 import { type HandsNow, isDue } from '@hoddle/core/kitchen/whatNow';
 import { useRouter } from 'expo-router';
@@ -102,9 +102,9 @@ function HandsStep({
     if (then && follows && then.task.cannerId === undefined) tell({ type: 'step-started', taskId: then.task.id });
   });
   const timed = reading?.leftMs !== undefined;
-  // A soak or a drip is not cut short by one tap on what follows it.
+  // Neither is a soak cut short nor a step with what goes into it passed over by one tap on what follows.
   const [asked, setAsked] = useState(false);
-  const stillRuns = task.after.some((lag) => isStanding(lag.task, live));
+  const before = comesBefore(task, live);
   return (
     <>
       <Words size="head" weight={800} tone="milk" style={{ fontSize: 26, lineHeight: 31 }}>
@@ -129,15 +129,17 @@ function HandsStep({
         </Words>
       ) : !running ? (
         <>
-          {asked && stillRuns && (
+          {asked && before && (
             <Words role="alert" size="lead" weight={700} tone="milk">
-              What comes before it is not over: its time is part of the recipe.
+              {before.stands
+                ? 'What comes before it is not over: its time is part of the recipe.'
+                : `“${before.words}” comes before it, with what goes in there.`}
             </Words>
           )}
           <KitchenKey
             look={isDue(entry, live.progress) ? 'milk' : 'outline'}
-            words={asked && stillRuns ? 'Cut it short and start' : 'Start'}
-            onPress={stillRuns && !asked ? () => setAsked(true) : start}
+            words={!asked || !before ? 'Start' : before.stands ? 'Cut it short and start' : 'That is done: start'}
+            onPress={before && !asked ? () => setAsked(true) : start}
           />
         </>
       ) : clock.gate ? (
@@ -166,10 +168,18 @@ function HandsStep({
   );
 }
 
-/** Whether a step passes by itself, a soak, a drip, and its time is not up. */
-function isStanding(taskId: string, { running, progress }: LiveDay): boolean {
-  const own = running.tasks.find(({ id }) => id === taskId);
-  return own !== undefined && !needsHands(own) && progress.of.get(taskId)?.kind === 'running';
+/** What a step has to wait for still: a soak or a drip whose time is not up, or a step that nobody told of. */
+function comesBefore(
+  { after }: DayTask,
+  { running, progress }: LiveDay,
+): { readonly words: string; readonly stands: boolean } | undefined {
+  for (const lag of after) {
+    const own = running.tasks.find(({ id }) => id === lag.task);
+    const stands = progress.of.get(lag.task);
+    if (!own || own.cannerId !== undefined || stands?.kind === 'done') continue;
+    if (!stands || !needsHands(own)) return { words: own.words, stands: stands !== undefined };
+  }
+  return undefined;
 }
 
 /** A step with its product, and with its load where there are several. */

@@ -32,7 +32,9 @@ export function StepAmounts({ task, batch }: StepAmountsProps) {
   // Peels and stones are cut off of what is weighed here: it is told, not measured in.
   const shown = goesIn.length > 0 ? goesIn : produceOfStep(lines, amounts.card, entry);
   if (shown.length === 0) return null;
-  const inPots = goesIn.filter(({ line, perJar, each }) => !perJar && each && line.then !== 'drained');
+  // Soaked or dripped for several loads at once, it is weighed out together; only then do pots differ.
+  const isShared = task.loadId === undefined && amounts.loads.length > 1;
+  const inPots = isShared ? [] : goesIn.filter(({ line, perJar, each }) => !perJar && each && line.then !== 'drained');
   const pots = inPots.length > 0 ? (load?.amounts.pots ?? amounts.pots) : 1;
   const first = load?.firstPot ?? 1;
   const isInPots = pots > 1;

@@ -111,7 +111,11 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
     <Screen
       station="plan"
       title={name}
-      note={`From ${mass(item.massKg)}: ${draft.range.p10} to ${draft.range.p90} ${JARS[jar].several}, likely ${draft.range.p50}`}
+      note={
+        draft.range.p90 > 0
+          ? `From ${mass(item.massKg)}: ${draft.range.p10} to ${draft.range.p90} ${JARS[jar].several}, likely ${draft.range.p50}`
+          : `From ${mass(item.massKg)}`
+      }
       backTo={`/harvest/makes?crop=${item.crop}`}
       foot={ready ? <Key tall words={`Plan ${countJars(jars, jar)}`} onPress={plan} /> : undefined}
     >

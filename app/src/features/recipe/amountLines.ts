@@ -31,12 +31,12 @@ export function amountWordsOf(line: AmountLine, units: Units, of: 'pot' | 'all')
         ),
       ].join(', ')
     : words(of === 'pot' ? (each ?? all) : all);
-  const as = own.as === undefined || own.prep?.includes(own.as) ? [] : [own.as];
+  // Cups of juice are no cups of berries: what is measured stands beside its name, not in small print.
+  const item = own.as === undefined || own.item.includes(own.as) ? own.item : `${own.item}, ${own.as}`;
   const beside = [
-    ...as,
     ...(own.prep === undefined ? [] : [own.prep]),
     ...(own.optional ? ['may be left out'] : []),
     ...others,
   ];
-  return { key: own.item + own.into, amount, item: own.item, beside: beside.join('; ') };
+  return { key: own.item + own.into, amount, item, beside: beside.join('; ') };
 }

@@ -2,7 +2,7 @@ import { CARDS, isOffered } from '@hoddle/core/handbook/cards';
 import { daySequence, madeBefore } from '@hoddle/core/day/daySequence';
 import { recipeFor } from '@hoddle/core/recipe/recipeFor';
 import { amountWordsOf } from './amountLines';
-import { linesOfStep, stepGroups } from './stepGroups';
+import { linesOfStep, produceOfStep, stepGroups } from './stepGroups';
 
 const OFFERED = CARDS.filter(isOffered);
 const made = (card: (typeof OFFERED)[number]) =>
@@ -40,6 +40,16 @@ test('in the kitchen every line has the step at which it goes in, and none is to
       lines.map(({ line }) => line.item + line.into).sort(),
     ]);
   }
+});
+
+// The National Center, blackberry jelly: 3 1/2 cups of juice, from about 3 1/2 quarts of berries.
+test('cups of juice are never told as cups of berries, least of all while they are washed', () => {
+  const card = CARDS.find((each) => each.card === 'jelly-with-pectin/blackberry')!;
+  const { lines } = made(card);
+  const berries = lines.find(({ line }) => line.crops.includes('blackberry'))!;
+  expect(amountWordsOf(berries, 'us', 'all').item).toBe('blackberries, juice');
+  expect(produceOfStep(lines, card, 'wash')).toEqual([]);
+  expect(linesOfStep(lines, 'measure-juice')).toContain(berries);
 });
 
 test('an amount is told with its measure in both systems, never as a bare or broken number', () => {

@@ -45,10 +45,15 @@ export function linesOfStep(lines: readonly AmountLine[], entry: string): readon
   return lines.filter(({ line }) => steps.includes(line.into));
 }
 
+/** Measured so, it is no longer what is washed and cut: that goes by the pounds that the step itself names. */
+const MEASURED_LATER = /juice|pulp|crushed/;
+
 /** The produce that a step works on, where nothing else goes in: what is washed, peeled or chopped by now. */
 export function produceOfStep(lines: readonly AmountLine[], card: Card, entry: string): readonly AmountLine[] {
   const [step = '', crop] = entry.split(/[#:]/);
-  const produce = lines.filter(({ line }) => isProduce(line) && line.crops.length > 0);
+  const produce = lines.filter(
+    ({ line }) => isProduce(line) && line.crops.length > 0 && !MEASURED_LATER.test(line.as ?? ''),
+  );
   if (crop !== undefined && entry.includes(':'))
     return produce.filter(({ line }) => line.crops.includes(crop as never));
   const of = card.steps.find((own) => own.step === step)?.of;

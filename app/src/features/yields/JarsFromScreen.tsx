@@ -1,6 +1,8 @@
 import { produceRow, findProduce } from '@hoddle/core/handbook/produce';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { type Lot } from '@hoddle/core/harvest/onHand';
+import { recipeName } from '@hoddle/core/recipe/recipeName';
+import { type GoesInto, goesInto } from '@hoddle/core/yields/goesInto';
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
@@ -107,7 +109,7 @@ function JarsFrom({ lots, chosen, onToggle }: JarsFromProps) {
       <Words size="label" tone="ink-2" className="pb-2">
         {altitude}
       </Words>
-      {products.length + unmeasured.length + cardless.length === 0 && <NothingTested crops={crops} />}
+      {products.length + unmeasured.length + cardless.length === 0 && <NothingTested crops={crops} lots={lots} />}
       <View className={wide ? 'flex-row flex-wrap gap-x-8' : ''}>
         {shown.map((part) => (
           <ProductPart
@@ -200,13 +202,53 @@ function Cardless({ products, crops }: { products: readonly ProductRow[]; crops:
   );
 }
 
-function NothingTested({ crops }: { crops: readonly CropOnHand[] }) {
+function NothingTested({ crops, lots }: { crops: readonly CropOnHand[]; lots: readonly Lot[] }) {
   if (crops.length === 0) return <Words className="border-t-2 border-hair pt-3">Choose a lot above.</Words>;
+  const there = (crop: string) => lots.some((lot) => lot.crop === crop);
+  const beside = crops.flatMap(({ crop }) => goesInto(crop, there));
   const names = crops.map(({ crop }) => produceRow(crop).name.toLowerCase()).join(' and ');
   return (
-    <Words className="border-t-2 border-hair pt-3">
-      Hoddle has no tested product for {names} yet. Do not can them by another food’s time; the local extension office
-      has tested ones. Eat them fresh or freeze them.
-    </Words>
+    <View className="gap-2 border-t-2 border-hair pt-3">
+      {beside.length > 0 && <GoInto names={names} recipes={beside} there={there} />}
+      <Words>
+        Hoddle has no tested product of {names} alone. Do not can them by another food’s time; the local extension
+        office has tested ones. Eat them fresh or freeze them.
+      </Words>
+    </View>
+  );
+}
+
+/** What a crop is one ingredient of: the recipe's own crop leads to it. */
+function GoInto({
+  names,
+  recipes,
+  there,
+}: {
+  names: string;
+  recipes: readonly GoesInto[];
+  there: (crop: string) => boolean;
+}) {
+  return (
+    <View className="gap-2">
+      <Heading size="lead">What {names} go into</Heading>
+      {recipes.map(({ product, recipe, main }) => (
+        <RowLink
+          key={recipe}
+          href={
+            there(main)
+              ? { pathname: '/harvest/makes', params: { crop: main } }
+              : { pathname: '/bench/tested/[product]', params: { product } }
+          }
+          className="min-h-[48px] justify-center rounded-key border-2 border-cobalt px-3"
+        >
+          <Words weight={700} tone="cobalt">
+            {recipeName({ product, recipe, crop: main })}
+          </Words>
+          <Words size="label" tone="ink-2">
+            {produceRow(main).name}: {there(main) ? 'on hand' : 'none on hand'}
+          </Words>
+        </RowLink>
+      ))}
+    </View>
   );
 }

@@ -49,7 +49,9 @@ export function ProductPart({ part, lots, several, quartPx, widthPx }: ProductPa
           </Words>
         </Words>
       </RowLink>
-      {rows.every(({ jars }) => jars.p90 === 0) && <Words tone="ink-2">Not enough for a full jar.</Words>}
+      {made.pots !== 0 && rows.every(({ jars }) => jars.p90 === 0) && (
+        <Words tone="ink-2">Not enough for a full jar.</Words>
+      )}
       {rows
         .filter(({ jars }) => jars.p90 > 0)
         .map((row) => (
@@ -75,13 +77,22 @@ function nameOfMade({ product: { product }, crops }: ProductRows['made']): strin
   return pectin === undefined ? name : `${name}, ${pectin === 'with' ? 'with pectin' : 'no added pectin'}`;
 }
 
+/** A box of pectin sets one whole batch: what is still to be picked for it. */
+function tooLittle({ product, crops }: ProductRows['made'], thereKg: number, mass: (massKg: number) => string): string {
+  const wholeKg = crops[0] && cardForCrop(product.product, crops[0])?.main.kgPerBatch;
+  return wholeKg === undefined
+    ? 'Too little for one batch.'
+    : `Too little for one batch: ${mass(Math.max(0.1, wholeKg - thereKg))} more makes one.`;
+}
+
 /** What a product leaves over, misses and feeds, a line each. */
 function restWords(made: ProductRows['made'], mass: (massKg: number) => string): string[] {
   const { pots, leftKg, missing, byProducts } = made;
   const lines: string[] = [];
   if (pots !== undefined) {
-    const count = pots === 0 ? 'Too little for one batch' : pots === 1 ? 'One batch' : `${pots} batches side by side`;
-    lines.push(leftKg > 0.05 ? `${count}, leaves ${mass(leftKg)}.` : `${count}.`);
+    const count = pots === 1 ? 'One batch' : `${pots} batches side by side`;
+    if (pots === 0) lines.push(tooLittle(made, leftKg, mass));
+    else lines.push(leftKg > 0.05 ? `${count}, leaves ${mass(leftKg)}.` : `${count}.`);
   }
   if (missing.length > 0) {
     const each = missing.map(({ crop, massKg, text }) =>
