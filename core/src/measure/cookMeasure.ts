@@ -16,6 +16,11 @@ const STEPS: readonly (readonly [upToTsp: number, stepTsp: number])[] = [
   [Infinity, TSP_PER_CUP / 4],
 ];
 
+/** Millilitres up to the next eighth of a cup. */
+export function upToEighthCup(ml: number): number {
+  return (Math.max(0, Math.ceil((ml / ML_PER_CUP) * 8 - 1e-9)) / 8) * ML_PER_CUP;
+}
+
 export interface Rounding {
   readonly up?: boolean;
   readonly down?: boolean;

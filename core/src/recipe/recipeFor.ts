@@ -4,6 +4,7 @@ import { formsOf } from '../handbook/forms';
 import { type JarCount, type JarSize, quartsPerJar } from '../handbook/jars';
 import { productRow } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
+import { upToEighthCup } from '../measure/cookMeasure';
 import { type Range } from '../measure/range';
 import { columnFor, quartsOfJars, quartsPerBatch, quartsPerPot } from './cardColumns';
 import { isProduce, mainLine } from './cardCrops';
@@ -157,6 +158,7 @@ function eachPot(line: CardLine, card: Card, { pots, factor }: Size, { jars, bat
   if (line.perPot) return kitchenMeasure(role, amount, 1);
   if (line.perQuartOf === 'jars') return kitchenMeasure(role, amount, quartsOfJars(jars) / pots);
   if (line.perQuartOf === 'fruit') return kitchenMeasure(role, amount, quartsOfFruit(card) * factor);
+  if (line.into === SYRUP && amount.of === 'ml') return syrupOfCard(line, jars);
   if (line.for9Pints && (batches === undefined || !isMain))
     return kitchenMeasure(role, byTheLoad(line, jars), 1 / pots);
   if (!isProduce(line) || batches === undefined || amount.of === 'words') return kitchenMeasure(role, amount, factor);
@@ -165,6 +167,14 @@ function eachPot(line: CardLine, card: Card, { pots, factor }: Size, { jars, bat
   const there = line.crops.flatMap((crop) => batches.get(crop) ?? []);
   const most = there.length === 0 ? factor : Math.min(factor, Math.max(...there) / pots);
   return most > 0 ? kitchenMeasure(role, amount, most) : { of: amount.of, value: 0, unit: amount.unit };
+}
+
+const SYRUP = 'syrup';
+
+/** Syrup is made for the jars, as the table of syrups makes it: over is no harm, short stops the filling. */
+function syrupOfCard(line: CardLine, jars: readonly JarCount[]): Measure {
+  const all = byTheLoad(line, jars);
+  return all.of === 'words' ? all : { of: all.of, value: upToEighthCup(all.high), unit: all.unit };
 }
 
 /** What a page prints for 7 quarts and for 9 pints: jars up to a pint go by the pints. */

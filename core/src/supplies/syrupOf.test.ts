@@ -1,5 +1,8 @@
 import fc from 'fast-check';
-import { MOST_PERCENT_SUGAR, syrupOf } from './syrupOf';
+import { CARDS } from '../handbook/cards';
+import { ML_PER_CUP } from '../measure/amount';
+import { recipeFor } from '../recipe/recipeFor';
+import { LIGHT_PERCENT, MOST_PERCENT_SUGAR, syrupOf } from './syrupOf';
 
 // USDA Complete Guide to Home Canning, 2015, guide 2, "Preparing and using syrups": cups of water and sugar.
 test.each([
@@ -48,4 +51,28 @@ test('lighter than the lightest is said to be taste only, and has a name nowhere
   expect(syrupOf(0, 'pint', 9).sugarCups).toBe(0);
   expect(syrupOf(20, 'pint', 9)).toMatchObject({ tasteOnly: false, published: 'light' });
   for (const percent of [-1, 51, NaN]) expect(() => syrupOf(percent, 'pint', 9)).toThrow(RangeError);
+});
+
+test('the cards of fruit in syrup make the same light syrup as the table of syrups, for any jars', () => {
+  const inSyrup = CARDS.filter((card) =>
+    card.ingredients.some(({ into, item }) => into === 'syrup' && /light syrup/.test(item)),
+  );
+  expect(inSyrup.length).toBeGreaterThan(8);
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...inSyrup),
+      fc.constantFrom('pint' as const, 'quart' as const),
+      fc.integer({ min: 1, max: 40 }),
+      (card, jar, count) => {
+        const { waterCups, sugarCups } = syrupOf(LIGHT_PERCENT, jar, count);
+        const { lines } = recipeFor(card, { jars: [{ jar, count }] });
+        const cupsOf = (role: string) =>
+          lines.flatMap(({ line, all }) =>
+            line.into === 'syrup' && line.role === role && all.of === 'ml' ? all.value : [],
+          );
+        expect(cupsOf('water')).toEqual([expect.closeTo(waterCups * ML_PER_CUP, 6)]);
+        expect(cupsOf('sugar')).toEqual([expect.closeTo(sugarCups * ML_PER_CUP, 6)]);
+      },
+    ),
+  );
 });

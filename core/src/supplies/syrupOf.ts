@@ -1,4 +1,6 @@
 import { JARS, type JarSize } from '../handbook/jars';
+import { ML_PER_CUP } from '../measure/amount';
+import { upToEighthCup } from '../measure/cookMeasure';
 import { SYRUPS, type SyrupRow } from '../handbook/syrup';
 
 /** The strength that is made most: light, 20 %. */
@@ -40,7 +42,7 @@ export function syrupOf(percentSugar: number, jar: JarSize, jars: number): Syrup
   const [low, high] = [points[Math.max(0, above - 1)], points[above]];
   if (!low || !high) throw new RangeError('the table of syrups is empty');
   const part = high.percent === low.percent ? 0 : (percentSugar - low.percent) / (high.percent - low.percent);
-  const between = (a: number, b: number) => upToEighth((a + (b - a) * part) * loads);
+  const between = (a: number, b: number) => upToEighthCup((a + (b - a) * part) * loads * ML_PER_CUP) / ML_PER_CUP;
   const published = SYRUPS.find((row) => row.percentSugar === percentSugar)?.syrup;
   return {
     percentSugar,
@@ -61,8 +63,4 @@ function pointsOf(asPints: boolean): { percent: number; water: number; sugar: nu
   const lightest = rows[0];
   const plain = lightest ? lightest.water + CUPS_RAISED_PER_CUP_OF_SUGAR * lightest.sugar : 0;
   return [{ percent: 0, water: plain, sugar: 0 }, ...rows];
-}
-
-function upToEighth(cups: number): number {
-  return Math.max(0, Math.ceil(cups * 8 - 1e-9)) / 8;
 }

@@ -15,7 +15,9 @@ test('a crop that nothing is made of alone is led to what it goes into, what can
       const card = CARDS.find((each) => each.card === recipe)!;
       expect(mainLine(card)!.crops).toContain(main);
       expect(mainLine(card)!.crops).not.toContain(crop);
-      expect(card.ingredients.some((line) => isProduce(line) && line.crops.includes(crop))).toBe(true);
+      expect(
+        card.ingredients.some((line) => line.crops.includes(crop) && (isProduce(line) || line.role === 'spice')),
+      ).toBe(true);
     }
   }
 });

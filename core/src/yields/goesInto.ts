@@ -23,7 +23,11 @@ export function goesInto(crop: CropId, there: (crop: ProduceId) => boolean = () 
   const all = CARDS.filter(isOffered).flatMap((card): GoesInto[] => {
     const own = mainLine(card);
     const isBeside = card.ingredients.some(
-      (line) => line !== own && isProduce(line) && line.then !== 'drained' && line.crops.includes(crop),
+      (line) =>
+        line !== own &&
+        (isProduce(line) || line.role === 'spice') &&
+        line.then !== 'drained' &&
+        line.crops.includes(crop),
     );
     if (!isBeside || own?.crops.includes(crop)) return [];
     const mains = (own?.crops ?? []).flatMap((each) => findProduce(each)?.crop ?? []);

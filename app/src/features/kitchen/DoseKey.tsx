@@ -17,8 +17,8 @@ interface DoseKeyProps {
 }
 
 const SPOONS = {
-  tbsp: { words: 'tablespoons', ml: ML_PER_TBSP },
-  tsp: { words: 'teaspoons', ml: ML_PER_TSP },
+  tbsp: { one: 'tablespoon', words: 'tablespoons', ml: ML_PER_TBSP },
+  tsp: { one: 'teaspoon', words: 'teaspoons', ml: ML_PER_TSP },
 } as const;
 type Spoon = keyof typeof SPOONS;
 
@@ -64,7 +64,7 @@ export function DoseKey({ batch, onDone }: DoseKeyProps) {
       <NumberPad
         label={`In every ${one}`}
         value={count}
-        unit={SPOONS[spoon].words}
+        unit={count > 0 && count <= 1 ? SPOONS[spoon].one : SPOONS[spoon].words}
         step={neededSpoons >= 1 ? 1 : neededSpoons >= 0.5 ? 0.25 : 0.125}
         onChange={setCount}
       />

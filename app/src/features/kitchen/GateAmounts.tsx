@@ -40,7 +40,8 @@ export function GateAmounts({ gate, jars, planned, unit }: GateAmountsProps) {
       </Words>
       {left > 0.02 && (
         <Words size="lead" tone="milk-2">
-          {printFraction(left, 4)} {unit} stay over: they go into the refrigerator, on hand for another day.
+          {printFraction(left, 4)} {left > 1 ? unit : unit.replace(/s$/, '')}{' '}
+          {left > 1 ? 'stay over: they go' : 'stays over: it goes'} into the refrigerator, on hand for another day.
         </Words>
       )}
     </View>

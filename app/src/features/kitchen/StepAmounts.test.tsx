@@ -101,3 +101,36 @@ test('nothing runs short where no liquid is poured over the jars', () => {
   render(<RanShort task={taskOf('fill')} batch={salsa} />);
   expect(screen.queryByRole('button')).toBeNull();
 });
+
+// The National Center: a box of pectin with 5 1/2 cups of strawberries gives 9 to 10 half-pints, whatever the canner holds.
+test('a pot that fills two loads is boiled once: for the second nothing more goes in', () => {
+  const jam = {
+    ...batchOf('jam-with-pectin', 'jam-with-pectin/strawberry', [7, 2], [['strawberry', 5]]),
+    jar: 'half-pint',
+  };
+  const { rerender } = render(<StepAmounts task={taskOf('add-sugar')} batch={jam as Batch} />);
+  expect(screen.getByRole('checkbox', { name: /^8 cups sugar: in$/ })).toBeTruthy();
+  rerender(<StepAmounts task={taskOf('add-sugar', { loadId: 'l1' })} batch={jam as Batch} />);
+  expect(screen.queryByRole('checkbox')).toBeNull();
+  expect(screen.getByText(/filled from the pot before/)).toBeTruthy();
+});
+
+// USDA Complete Guide to Home Canning, 2015, guide 6: 6 lb cucumbers, 1/2 cup of salt for the soak, about 8 pints.
+test('what soaks for two loads at once is weighed out together, not by the pots that come later', () => {
+  const pickles = batchOf(
+    'bread-and-butter-pickles',
+    'bread-and-butter-pickles',
+    [9, 7],
+    [
+      ['cucumber-pickling', 12],
+      ['onion', 6],
+    ],
+  );
+  const { loadId: _, ...shared } = taskOf('salt-ice-3h');
+  render(<StepAmounts task={shared as DayTask} batch={pickles} />);
+  expect(screen.queryByText(/^Pot 1/)).toBeNull();
+  // Twice the page's half cup, for twice its pounds, to a kitchen's measures.
+  expect(
+    screen.getByRole('checkbox', { name: /^(1 cup|3\/4 cup \+ \d+ Tbsp) canning salt, poured off again: in$/ }),
+  ).toBeTruthy();
+});

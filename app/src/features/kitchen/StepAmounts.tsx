@@ -32,6 +32,14 @@ export function StepAmounts({ task, batch }: StepAmountsProps) {
   // Peels and stones are cut off of what is weighed here: it is told, not measured in.
   const shown = goesIn.length > 0 ? goesIn : produceOfStep(lines, amounts.card, entry);
   if (shown.length === 0) return null;
+  // A pot that fills two loads is boiled for the first of them.
+  if (goesIn.length > 0 && goesIn.every(({ all, perJar }) => !perJar && all.of !== 'words' && all.value === 0)) {
+    return (
+      <Words size="lead" weight={700} tone="milk">
+        Nothing more goes in: these jars are filled from the pot before.
+      </Words>
+    );
+  }
   // Soaked or dripped for several loads at once, it is weighed out together; only then do pots differ.
   const isShared = task.loadId === undefined && amounts.loads.length > 1;
   const inPots = isShared ? [] : goesIn.filter(({ line, perJar, each }) => !perJar && each && line.then !== 'drained');

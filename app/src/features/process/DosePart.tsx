@@ -1,11 +1,8 @@
-import { cardsOf } from '@hoddle/core/handbook/cards';
 import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
-import { type ProductId } from '@hoddle/core/handbook/products';
 import { ML_PER_TBSP, ML_PER_TSP } from '@hoddle/core/measure/amount';
 import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { type TestedRow } from '@hoddle/core/process/testedRow';
-import { LIGHT_PERCENT, syrupOf } from '@hoddle/core/supplies/syrupOf';
 import { View } from 'react-native';
 import { hueOfCrop, hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
@@ -19,12 +16,10 @@ interface DosePartProps {
   jars?: number;
 }
 
-/** What goes into every jar: the acid dose drawn as spoons, the headspace, and the syrup where there is one. */
+/** What goes into every jar: the acid dose drawn as spoons, and the headspace. */
 export function DosePart({ row, jar, jars }: DosePartProps) {
   const { one } = JARS[jar];
   const { acid, headspaceIn, product } = row;
-  const syrup =
-    jars !== undefined && product && makesSyrup(product.product) ? syrupOf(LIGHT_PERCENT, jar, jars) : undefined;
   const colours = product ? hueOfProduct(product.product) : hueOfCrop('mixed');
   return (
     <View className="flex-row items-start gap-3">
@@ -73,19 +68,8 @@ export function DosePart({ row, jar, jars }: DosePartProps) {
             </Words>
           </>
         )}
-        {syrup && jars !== undefined && (
-          <Words>
-            Light syrup, {syrup.percentSugar} %, for {countJars(jars, jar)}: {printFraction(syrup.waterCups)} cups
-            water, {printFraction(syrup.sugarCups)} cups sugar. Juice or water will do as well.
-          </Words>
-        )}
         <Words weight={600}>Leave {printFraction(headspaceIn)} in headspace.</Words>
       </View>
     </View>
   );
-}
-
-/** Fruit that is packed in syrup, of whatever sweetness. */
-function makesSyrup(product: ProductId): boolean {
-  return cardsOf(product).some(({ steps }) => steps.some(({ step }) => step === 'syrup'));
 }

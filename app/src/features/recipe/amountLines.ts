@@ -1,5 +1,6 @@
 import { type AmountLine } from '@hoddle/core/recipe/recipeFor';
 import { measureWords } from '@hoddle/core/recipe/kitchenMeasure';
+import { prepWords } from '@hoddle/core/recipe/prepWords';
 import { JARS } from '@hoddle/core/handbook/jars';
 import { type Units } from '@/ui/amountWords';
 
@@ -19,7 +20,9 @@ export interface AmountWords {
  */
 export function amountWordsOf(line: AmountLine, units: Units, of: 'pot' | 'all'): AmountWords {
   const { line: own, all, each, perJar, instead } = line;
-  const words = (measure: AmountLine['all']) => measureWords(measure, units, own.role);
+  // "to cover: water" is no measure of it.
+  const words = (measure: AmountLine['all']) =>
+    measureWords(measure, units, own.role) + (measure.of === 'words' ? ':' : '');
   const others = instead.map((other) => {
     const dose = other.perJar?.[0]?.dose ?? (of === 'pot' ? (other.each ?? other.all) : other.all);
     return `or ${measureWords(dose, units, other.line.role)} ${other.line.item}`;
@@ -33,10 +36,6 @@ export function amountWordsOf(line: AmountLine, units: Units, of: 'pot' | 'all')
     : words(of === 'pot' ? (each ?? all) : all);
   // Cups of juice are no cups of berries: what is measured stands beside its name, not in small print.
   const item = own.as === undefined || own.item.includes(own.as) ? own.item : `${own.item}, ${own.as}`;
-  const beside = [
-    ...(own.prep === undefined ? [] : [own.prep]),
-    ...(own.optional ? ['may be left out'] : []),
-    ...others,
-  ];
+  const beside = [...prepWords(own.prep), ...(own.optional ? ['may be left out'] : []), ...others];
   return { key: own.item + own.into, amount, item, beside: beside.join('; ') };
 }

@@ -37,7 +37,7 @@ export function SyrupScreen() {
   const jars = readJars(values.jars);
   const percent = readMeasure(values.percent, 'percent', MOST_PERCENT_SUGAR);
   const syrup = jars.kind === 'count' && percent.kind === 'count' ? syrupOf(percent.value, jar, jars.value) : undefined;
-  const said = syrup && `${printFraction(syrup.waterCups)} cups water, ${printFraction(syrup.sugarCups)} cups sugar`;
+  const said = syrup && `${cups(syrup.waterCups)} water, ${cups(syrup.sugarCups)} sugar`;
   return (
     <Instrument
       title="Syrup"
@@ -96,13 +96,13 @@ export function SyrupScreen() {
                 <Words size="figure" weight={800}>
                   {printFraction(syrup.waterCups)}
                 </Words>{' '}
-                cups water
+                {cupWord(syrup.waterCups)} water
               </Words>
               <Words>
                 <Words size="figure" weight={800}>
                   {printFraction(syrup.sugarCups)}
                 </Words>{' '}
-                cups sugar
+                {cupWord(syrup.sugarCups)} sugar
               </Words>
             </View>
           </View>
@@ -117,4 +117,13 @@ export function SyrupScreen() {
       )}
     </Instrument>
   );
+}
+
+/** "3/4 cup", "2 1/4 cups". */
+function cups(count: number): string {
+  return `${printFraction(count)} ${cupWord(count)}`;
+}
+
+function cupWord(count: number): string {
+  return count > 0 && count <= 1 ? 'cup' : 'cups';
 }
