@@ -113,7 +113,8 @@ function cupWords(ml: number, jugged: boolean): string {
 }
 
 function poundWords(lb: number): string {
-  return lb < 1 / 2 ? `${printFraction(lb * 16, 4)} oz` : `${printFraction(lb, 16)} lb`;
+  const isQuarter = Math.abs(lb * 4 - Math.round(lb * 4)) < 1e-6;
+  return lb < 1 / 2 || (lb < 1 && !isQuarter) ? `${printFraction(lb * 16, 4)} oz` : `${printFraction(lb, 16)} lb`;
 }
 
 /** Less than this is taken by the spoon in a metric kitchen too: a quarter cup. Common practice. */

@@ -36,6 +36,10 @@ export function amountWordsOf(line: AmountLine, units: Units, of: 'pot' | 'all')
     : words(of === 'pot' ? (each ?? all) : all);
   // Cups of juice are no cups of berries: what is measured stands beside its name, not in small print.
   const item = own.as === undefined || own.item.includes(own.as) ? own.item : `${own.item}, ${own.as}`;
-  const beside = [...prepWords(own.prep), ...(own.optional ? ['may be left out'] : []), ...others];
+  const beside = [
+    ...prepWords(own.prep).filter((part) => others.length === 0 || !part.startsWith('or ')),
+    ...(own.optional ? ['may be left out'] : []),
+    ...others,
+  ];
   return { key: own.item + own.into, amount, item, beside: beside.join('; ') };
 }

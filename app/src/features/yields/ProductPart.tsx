@@ -96,12 +96,15 @@ function restWords(made: ProductRows['made'], mass: (massKg: number) => string):
   }
   if (missing.length > 0) {
     const each = missing.map(({ crop, massKg, text }) =>
-      massKg === undefined ? `${text} a batch` : `${mass(massKg)} ${CROP_NAMES[crop].toLowerCase()}`,
+      // A few cloves are counted, not weighed.
+      massKg === undefined || massKg < 0.06 ? `${text} a batch` : `${mass(massKg)} ${CROP_NAMES[crop].toLowerCase()}`,
     );
     lines.push(`Missing: ${each.join(', ')}.`);
   }
   for (const { kind, quartsAtMost, massKg, feeds } of byProducts) {
-    const amount = massKg === undefined ? `up to ${Math.floor(quartsAtMost ?? 0)} quarts` : mass(massKg);
+    const quarts = Math.floor(quartsAtMost ?? 0);
+    if (massKg === undefined && quarts < 1) continue;
+    const amount = massKg === undefined ? `up to ${countJars(quarts, 'quart')}` : mass(massKg);
     lines.push(`Also gives ${amount} ${kind}: ${productRow(feeds).name.toLowerCase()} by its own time.`);
   }
   return lines;
