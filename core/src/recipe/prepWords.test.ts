@@ -7,10 +7,12 @@ const OF_ONE_BATCH =
 
 test('no ingredient of a batch of another size is told with an amount of the published one', () => {
   for (const { card, ingredients } of CARDS) {
-    for (const { item, prep } of ingredients) {
-      const said = prepWords(prep).filter((part) => !/back into each jar|into each 5 lb/.test(part));
+    for (const line of ingredients) {
+      const { item, as } = line;
+      const said = prepWords(line).filter((part) => !/back into each jar|into each 5 lb/.test(part));
       expect([card, item, said.filter((part) => OF_ONE_BATCH.test(part))]).toEqual([card, item, []]);
       expect(said.join(' ')).not.toMatch(/recalled|csv/);
+      if (as !== undefined) expect(said).not.toContain(as);
     }
   }
 });

@@ -1,3 +1,5 @@
+import { type CardLine } from '../handbook/cards/card';
+
 /** What a page says of its own amounts, in words that hold for a batch of any size. */
 const OF_ANY_SIZE: readonly (readonly [said: RegExp, words: string | undefined])[] = [
   // Beside the line stands what may be taken instead, in this batch's measure.
@@ -12,10 +14,15 @@ const OF_ANY_SIZE: readonly (readonly [said: RegExp, words: string | undefined])
   [/\.csv$/, 'lighter or heavier as you like'],
 ];
 
-/** How an ingredient is cut and got ready, part by part, as its page says it for any amount of it. */
-export function prepWords(prep: string | undefined): string[] {
-  return (prep?.split('; ') ?? []).flatMap((part) => {
+/**
+ * How an ingredient is cut and got ready, part by part, as its page says it for any amount of it; without what its measure
+ * says already, as "chopped" in cups chopped.
+ */
+export function prepWords({ prep, as }: Pick<CardLine, 'prep' | 'as'>): string[] {
+  return (prep?.split('; ') ?? []).flatMap((whole) => {
+    const part = as !== undefined && whole.endsWith(`, ${as}`) ? whole.slice(0, -as.length - 2) : whole;
     const known = OF_ANY_SIZE.find(([said]) => said.test(part));
-    return known ? (known[1] ?? []) : part;
+    if (known) return known[1] ?? [];
+    return part === as ? [] : part;
   });
 }
