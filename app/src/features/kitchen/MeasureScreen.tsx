@@ -98,7 +98,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
     ];
   };
   const end = () => router.navigate('/kitchen');
-  const others = later.filter((load) => !meant.includes(load));
+  const others = later.filter(({ id }) => !meant.some((own) => own.id === id));
   if (planned <= 0) return <BoiledAlready batch={batch} onGo={() => (tell({ type: 'step-done', taskId }), end())} />;
   if (offered) {
     const change = { kind: 'loads', batchId: batch.id, loads: offered } as const;
@@ -110,7 +110,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
         words={words}
         change={change}
         asked={withChange(live.rest, change, household.kitchen.cooks)}
-        before={toldFor(offered.filter((load) => !others.includes(load)))}
+        before={toldFor(offered.filter(({ id }) => !others.some((other) => other.id === id)))}
         onTake={() => keepCold(left)}
         onRefuse={() => setOffered(undefined)}
         onTaken={end}

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { useMassWords } from '@/store/useUnits';
 import { CropGlyph } from '@/ui/CropGlyph';
 import { Words } from '@/ui/Words';
+import { missingAmount } from './missingWords';
 
 /** What a recipe takes and is not here: how much, and what that means. */
 export function MissingLines({ missing }: { missing: readonly MissingProduce[] }) {
@@ -12,7 +13,8 @@ export function MissingLines({ missing }: { missing: readonly MissingProduce[] }
   if (missing.length === 0) return null;
   return (
     <View role="status" className="gap-2 border-t-2 border-hair pt-2">
-      {missing.map(({ crop, text, massKg, stops }) => {
+      {missing.map((own) => {
+        const { crop, stops } = own;
         const produce = findProduce(crop)?.crop;
         const name = CROP_NAMES[crop];
         return (
@@ -22,7 +24,7 @@ export function MissingLines({ missing }: { missing: readonly MissingProduce[] }
             </View>
             <View className="flex-1">
               <Words weight={700}>
-                {name}: missing {massKg === undefined ? `${text} a batch` : mass(massKg)}
+                {name}: missing {missingAmount(own, mass).words}
               </Words>
               <Words tone="ink-2">
                 {stops

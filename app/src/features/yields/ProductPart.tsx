@@ -1,4 +1,3 @@
-import { CROP_NAMES } from '@hoddle/core/handbook/crops';
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { countJars, JARS } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
@@ -8,6 +7,7 @@ import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
 import { basisWords } from '@hoddle/core/yields/yieldRange';
 import { View } from 'react-native';
 import { lotKey } from '@/features/harvest/useOnHand';
+import { missingWords } from '@/features/recipe/missingWords';
 import { useMassWords, useUnits } from '@/store/useUnits';
 import { hueOfCrop } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
@@ -94,13 +94,7 @@ function restWords(made: ProductRows['made'], mass: (massKg: number) => string):
     if (pots === 0) lines.push(tooLittle(made, leftKg, mass));
     else lines.push(leftKg > 0.05 ? `${count}, leaves ${mass(leftKg)}.` : `${count}.`);
   }
-  if (missing.length > 0) {
-    const each = missing.map(({ crop, massKg, text }) =>
-      // A few cloves are counted, not weighed.
-      massKg === undefined || massKg < 0.06 ? `${text} a batch` : `${mass(massKg)} ${CROP_NAMES[crop].toLowerCase()}`,
-    );
-    lines.push(`Missing: ${each.join(', ')}.`);
-  }
+  if (missing.length > 0) lines.push(missingWords(missing, mass));
   for (const { kind, quartsAtMost, massKg, feeds } of byProducts) {
     const quarts = Math.floor(quartsAtMost ?? 0);
     if (massKg === undefined && quarts < 1) continue;
