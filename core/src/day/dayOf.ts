@@ -409,11 +409,11 @@ function poundsFor(batch: Batch, of: readonly string[] | undefined): number {
 /** A card's word for all its vegetables but the main one. */
 const ANY_VEGETABLES = 'vegetables';
 
-/** "2 1/2 lb", under ten pounds a half counts; "5.4 kg", "450 g". */
+/** "2 1/4 lb", under five pounds a quarter counts, under ten a half; "5.4 kg", "450 g". */
 function inHandWords(pounds: number, units: KitchenSetup['units'] = 'us'): string {
   const kg = pounds * KG_PER_LB;
   if (units === 'metric') return kg < 1 ? `${Math.max(50, Math.round(kg * 20) * 50)} g` : `${round(kg)} kg`;
-  return `${pounds < 10 ? printFraction(Math.max(1 / 4, pounds), pounds < 1 ? 4 : 2) : Math.round(pounds)} lb`;
+  return `${pounds < 10 ? printFraction(Math.max(1 / 4, pounds), pounds < 5 ? 4 : 2) : Math.round(pounds)} lb`;
 }
 
 /** To the tenth below ten. */
