@@ -422,6 +422,12 @@ describe('the running day', () => {
     const move = { id: uuidV7(), pickId: basket.id, ...cold, massKg: 1.5 };
     expect(await over(4.5, { id: uuidV7() })).toMatchObject({ status: 409, body: { error: { code: 'not-taken' } } });
     expect((await over(0.5, { id: uuidV7(), batchId: uuidV7() })).status).toBe(404);
+    for (const wrong of [{ amount: -1 }, { amount: 1e4 }, { loadIds: [] }, { loadIds: ['x'] }, { taskId: '' }]) {
+      expect(await over(0.5, { id: uuidV7(), ...wrong })).toMatchObject({
+        status: 400,
+        body: { error: { code: 'invalid' } },
+      });
+    }
     expect([(await over(0.5)).status, (await over(0.5)).status]).toEqual([201, 200]);
     expect((await server.call('POST', '/lot-changes', move)).status).toBe(201);
     expect((await server.call('POST', '/batches', batchOf(basket.id, 1.6))).status).toBe(409);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { CARDS, isOffered } from '../handbook/cards';
 import { findProduce } from '../handbook/produce';
 import { type Lot } from '../harvest/onHand';
-import { mainLine } from '../recipe/cardCrops';
+import { mainLine, measuredPart } from '../recipe/cardCrops';
 import { setsByTheBox } from '../recipe/pots';
 import { cardForCrop } from '../yields/cardForCrop';
 import { estimateJars } from '../yields/estimateJars';
@@ -171,6 +171,35 @@ test('one exact published batch is not nothing, and a batch is called what it is
       const made = estimateJars(crop, kgPerBatch, card.product, batch.jar);
       expect([card.card, made.kind === 'estimate' && made.jars.p50 > 0]).toEqual([card.card, true]);
       if (/^(jam|jelly)/.test(card.product)) expect(nameOf(batch)).toMatch(/ (jam|jelly)$/);
+    }),
+  );
+});
+
+test('what was measured for some loads is shared among them by their jars, and the others keep what they had', () => {
+  const measuredCards = anyBatch.filter(({ card }) => measuredPart(card) !== undefined && !setsByTheBox(card));
+  fc.assert(
+    fc.property(measuredCards, fc.double({ min: 0.3, max: 4, noNaN: true }), fc.nat(), ({ batch }, part, seed) => {
+      const before = amountsOfBatch(batch)!;
+      const { perBatch } = measuredPart(before.card)!;
+      const chosen = batch.loads.filter((_, i) => ((seed >> i) & 1) === 1);
+      if (chosen.length === 0) return;
+      const ids = chosen.map(({ id }) => id);
+      const after = amountsOfBatch(batch, { measured: [{ loadIds: ids, amount: part * perBatch }] })!;
+      const madeOf = ({ loads }: typeof after, own: boolean) =>
+        loads.filter(({ loadId }) => ids.includes(loadId) === own).map(({ amounts }) => amounts.pots * amounts.factor);
+      expect(madeOf(after, true).reduce((sum, each) => sum + each, 0)).toBeCloseTo(part, 6);
+      expect(madeOf(after, false)).toEqual(madeOf(before, false));
+      const jarsOf = (id: string) => batch.loads.find((load) => load.id === id)!.jars;
+      const perJar = madeOf(after, true).map((made, i) => made / jarsOf(ids[i]!));
+      for (const each of perJar) expect(each).toBeCloseTo(perJar[0]!, 9);
+      // Measured again, the last measure holds.
+      const again = amountsOfBatch(batch, {
+        measured: [
+          { loadIds: ids, amount: 7 * perBatch },
+          { loadIds: ids, amount: part * perBatch },
+        ],
+      })!;
+      expect(madeOf(again, true)).toEqual(madeOf(after, true));
     }),
   );
 });

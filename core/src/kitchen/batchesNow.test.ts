@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { type Batch } from '../day/batch';
 import { batchesNow } from './batchesNow';
 import { type DayEvent } from './dayEvent';
+import { measuredNow } from './measuredNow';
 
 const jam: Batch = {
   ...{ id: 'b', product: 'jam-with-pectin', recipe: 'jam-with-pectin/strawberry', jar: 'half-pint', pack: 'hot' },
@@ -100,4 +101,18 @@ test('another card brings its own product and time, keeps jars, loads and fruit,
 
 test('a batch that was dropped is gone, with what was added to it', () => {
   expect(now(added('q', 1), told({ type: 'loads-changed', loads: [], produceUsed: 0 }))).toEqual([]);
+});
+
+test('another card is measured anew: what was left of the one before it is none of its own', () => {
+  const use = { pickId: 'p', crop: 'strawberry', massKg: 0.5, softKg: 0.5 };
+  const measured = told({ type: 'measured', taskId: 'crush l', loadIds: ['l'], amount: 6, left: [use] });
+  const card = { product: 'jam-no-pectin', recipe: 'jam-no-pectin/berry', pack: 'hot', processMinutes: 15 };
+  const kgOf = (...events: DayEvent[]) => now(...events)[0]!.uses[0];
+  expect(kgOf(measured)).toMatchObject({ massKg: 1.5, softKg: 0.5 });
+  const other = told({ type: 'recipe-changed', ...card });
+  expect(kgOf(measured, other)).toMatchObject({ massKg: 2, softKg: 1 });
+  expect(kgOf(measured, other, { ...measured, id: 'again', at: (count += 1) })).toMatchObject({ massKg: 1.5 });
+  expect(measuredNow('b', [measured, other])).toEqual([]);
+  expect(measuredNow('b', [other, measured, told({ type: 'taken-back', eventId: measured.id })])).toEqual([]);
+  expect(measuredNow('another', [measured])).toEqual([]);
 });

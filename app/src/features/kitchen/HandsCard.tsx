@@ -1,7 +1,7 @@
-import { needsHands } from '@hoddle/core/day/restOfDay';
 import { nameOf } from '@hoddle/core/day/batch';
 import Hand from 'lucide-react-native/icons/hand';
-import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { comesBefore } from '@hoddle/core/kitchen/comesBefore';
 import { readStep, stepClock } from '@hoddle/core/kitchen/stepClock';
 import { type HandsNow, isDue } from '@hoddle/core/kitchen/whatNow';
 import { useRouter } from 'expo-router';
@@ -104,7 +104,7 @@ function HandsStep({
   const timed = reading?.leftMs !== undefined;
   // Neither is a soak cut short nor a step with what goes into it passed over by one tap on what follows.
   const [asked, setAsked] = useState(false);
-  const before = comesBefore(task, live);
+  const before = comesBefore(task, live.running.tasks, live.progress);
   return (
     <>
       <Words size="head" weight={800} tone="milk" style={{ fontSize: 26, lineHeight: 31 }}>
@@ -133,7 +133,7 @@ function HandsStep({
             <Words role="alert" size="lead" weight={700} tone="milk">
               {before.stands
                 ? 'What comes before it is not over: its time is part of the recipe.'
-                : `“${before.words}” comes before it, with what goes in there.`}
+                : `“${before.task.words}” comes before it, with what goes in there.`}
             </Words>
           )}
           <KitchenKey
@@ -166,20 +166,6 @@ function HandsStep({
       )}
     </>
   );
-}
-
-/** What a step has to wait for still: a soak or a drip whose time is not up, or a step that nobody told of. */
-function comesBefore(
-  { after }: DayTask,
-  { running, progress }: LiveDay,
-): { readonly words: string; readonly stands: boolean } | undefined {
-  for (const lag of after) {
-    const own = running.tasks.find(({ id }) => id === lag.task);
-    const stands = progress.of.get(lag.task);
-    if (!own || own.cannerId !== undefined || stands?.kind === 'done') continue;
-    if (!stands || !needsHands(own)) return { words: own.words, stands: stands !== undefined };
-  }
-  return undefined;
 }
 
 /** A step with its product, and with its load where there are several. */
