@@ -126,7 +126,8 @@ test('whatever stays over of a box is the same part of every pick, never more th
         expect(cold - stoodThere).toBeGreaterThanOrEqual(left - 3 * 0.02 - 1e-6);
         expect(cold - stoodThere).toBeLessThanOrEqual(left + 1e-6);
         const all = onHand(picks, timedUses(after), changes).reduce((sum, { massKg }) => sum + massKg, 0);
-        expect(all).toBeCloseTo(1 + left, 2);
+        // What is left of a lot below 5 g is none.
+        expect(Math.abs(all - 1 - left)).toBeLessThan(3 * 0.005);
       },
     ),
   );

@@ -117,11 +117,11 @@ function poundWords(lb: number): string {
   return lb < 1 / 2 || (lb < 1 && !isQuarter) ? `${printFraction(lb * 16, 4)} oz` : `${printFraction(lb, 16)} lb`;
 }
 
-/** Less than this is taken by the spoon in a metric kitchen too: a quarter cup. Common practice. */
+/** Up to this it is taken by the spoon and the quarter cup in a metric kitchen too. Common practice. */
 const SPOONED_ML = UNIT_SIZES.cup.size / 4;
 
 function metricVolume(ml: number, role: Role): string {
-  if (ml < SPOONED_ML - 1e-6) return printMeasures(ml, { exact: true });
+  if (ml <= SPOONED_ML + 1e-6) return printMeasures(ml, { exact: true });
   return ml < 1_000 ? `${metric(ml, 5, role)} ml` : `${metric(ml / 1_000, 0.01, role)} l`;
 }
 

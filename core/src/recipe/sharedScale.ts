@@ -17,8 +17,8 @@ const VOTERS: ReadonlySet<Balance['kind']> = new Set([
 
 /**
  * The size of a batch against its card: what most of its lines agree on, so that a line that was changed does not move all
- * the others. Where none agree, its main food decides if that is acid, else the smallest of its acids, since that says how
- * much the batch bears.
+ * the others. Where as many speak for one size as for another, its main food decides; where that is not told, the smallest of
+ * its acids, since that says how much the batch bears.
  */
 export function scaleOf(balances: readonly Balance[]): Share | undefined {
   const voters = balances.filter(({ kind, share, free, apart }) => share && VOTERS.has(kind) && !free && !apart);
