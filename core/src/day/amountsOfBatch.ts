@@ -46,8 +46,8 @@ export interface AmountsGround {
 }
 
 /**
- * The amounts of a planned batch, for the produce it has reserved, or was measured, and the jars of each of its loads. What is made for all
- * loads at once, as a soak, is the sum of theirs, so that whatever is weighed adds up to what was bought.
+ * The amounts of a planned batch, for the produce it has reserved, or was measured, and the jars of each of its loads. What
+ * is made for all loads at once, as a soak, is the sum of theirs, so that whatever is weighed adds up to what was bought.
  *
  * @returns undefined for jars that are only processed again, and where no card may be offered
  */

@@ -103,7 +103,8 @@ function HandsStep({
   });
   const timed = reading?.leftMs !== undefined;
   // Neither is a soak cut short nor a step with what goes into it passed over by one tap on what follows.
-  const [asked, setAsked] = useState(false);
+  const [askedFor, setAskedFor] = useState<string>();
+  const asked = askedFor === task.id;
   const before = comesBefore(task, live.running.tasks, live.progress);
   return (
     <>
@@ -139,7 +140,7 @@ function HandsStep({
           <KitchenKey
             look={isDue(entry, live.progress) ? 'milk' : 'outline'}
             words={!asked || !before ? 'Start' : before.stands ? 'Cut it short and start' : 'That is done: start'}
-            onPress={before && !asked ? () => setAsked(true) : start}
+            onPress={before && !asked ? () => setAskedFor(task.id) : start}
           />
         </>
       ) : clock.gate ? (

@@ -4,6 +4,8 @@ import { productRow } from '@hoddle/core/handbook/products';
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
+import { pickedKgPerBatch } from '@hoddle/core/yields/pickedKg';
+import { type LearnedYields } from '@hoddle/core/yields/yieldModel';
 import { basisWords } from '@hoddle/core/yields/yieldRange';
 import { View } from 'react-native';
 import { lotKey } from '@/features/harvest/useOnHand';
@@ -13,6 +15,7 @@ import { hueOfCrop } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
 import { RangeJars } from './RangeJars';
+import { useLearned } from './useLearned';
 import { type JarsRow, type ProductRows } from './useJarsFrom';
 
 /** More jars than anyone makes at once are told in figures: drawn, they would shrink all others. */
@@ -31,6 +34,7 @@ interface ProductPartProps {
 export function ProductPart({ part, lots, several, quartPx, widthPx }: ProductPartProps) {
   const { made, pressureOnly, rows } = part;
   const mass = useMassWords();
+  const learned = useLearned();
   const basis = basisWords(made.grounds, useUnits());
   const crops = made.crops.map((crop) => produceRow(crop).name.toLowerCase()).join(' and ');
   return (
@@ -57,7 +61,7 @@ export function ProductPart({ part, lots, several, quartPx, widthPx }: ProductPa
         .map((row) => (
           <SizeRow key={row.jar} row={row} part={part} lots={lots} quartPx={quartPx} />
         ))}
-      {restWords(made, mass).map((words) => (
+      {restWords(made, mass, learned).map((words) => (
         <Words key={words} size="label">
           {words}
         </Words>
@@ -78,20 +82,23 @@ function nameOfMade({ product: { product }, crops }: ProductRows['made']): strin
 }
 
 /** A box of pectin sets one whole batch: what is still to be picked for it. */
-function tooLittle({ product, crops }: ProductRows['made'], thereKg: number, mass: (massKg: number) => string): string {
-  const wholeKg = crops[0] && cardForCrop(product.product, crops[0])?.main.kgPerBatch;
-  return wholeKg === undefined
-    ? 'Too little for one batch.'
-    : `Too little for one batch: ${mass(Math.max(0.1, wholeKg - thereKg))} more makes one.`;
+function tooLittle(
+  { product, crops, leftKg }: ProductRows['made'],
+  mass: (massKg: number) => string,
+  learned: LearnedYields,
+): string {
+  const card = crops[0] && cardForCrop(product.product, crops[0]);
+  if (!card) return 'Too little for one batch.';
+  return `Too little for one batch: ${mass(Math.max(0.1, pickedKgPerBatch(card, learned) - leftKg))} more makes one.`;
 }
 
 /** What a product leaves over, misses and feeds, a line each. */
-function restWords(made: ProductRows['made'], mass: (massKg: number) => string): string[] {
+function restWords(made: ProductRows['made'], mass: (massKg: number) => string, learned: LearnedYields): string[] {
   const { pots, leftKg, missing, byProducts } = made;
   const lines: string[] = [];
   if (pots !== undefined) {
     const count = pots === 1 ? 'One batch' : `${pots} batches side by side`;
-    if (pots === 0) lines.push(tooLittle(made, leftKg, mass));
+    if (pots === 0) lines.push(tooLittle(made, mass, learned));
     else lines.push(leftKg > 0.05 ? `${count}, leaves ${mass(leftKg)}.` : `${count}.`);
   }
   if (missing.length > 0) lines.push(missingWords(missing, mass));
