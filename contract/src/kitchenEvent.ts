@@ -30,6 +30,12 @@ export const KitchenEventSchema = v.variant('type', [
   }),
   v.object({
     ...common,
+    type: v.literal('kept-cold'),
+    jars: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(40)),
+    lotId: Id,
+  }),
+  v.object({
+    ...common,
     type: v.literal('taken-back'),
     eventId: Id,
     sure: v.optional(v.literal(true)),

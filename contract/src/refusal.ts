@@ -30,6 +30,8 @@ export const ProcessRefusal = v.strictObject({
     'pressure-not-recommended',
     'changed',
     'own-band-missing',
+    'own-untested',
+    'own-refused',
   ]),
   reason: Sentence,
   instead: v.pipe(v.array(v.string()), v.minLength(1), v.readonly()),

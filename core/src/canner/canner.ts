@@ -1,5 +1,5 @@
 import { type JarSize } from '../handbook/jars';
-import { type Method } from '../process/method';
+import { type Method, type Way } from '../process/method';
 
 /** What a vessel is. A low-temperature bath is a boiling-water pot with a thermometer. */
 export const CANNER_METHODS = ['boiling-water', 'steam', 'pressure-dial', 'pressure-weighted'] as const;
@@ -52,6 +52,6 @@ export function methodsOf({ method, alsoBoilingWater }: Canner): Method[] {
   return alsoBoilingWater && isPressure(method) ? [method, ...asPot] : [method];
 }
 
-export function isPressure(method: Method): boolean {
+export function isPressure(method: Way): boolean {
   return method === 'pressure-dial' || method === 'pressure-weighted';
 }

@@ -1,7 +1,7 @@
 import { type JarSize } from '../handbook/jars';
 import { type Range } from '../measure/range';
 import { boilingPointF } from '../process/boilingPoint';
-import { type Method } from '../process/method';
+import { type Method, type Way } from '../process/method';
 import { type Canner, isPressure, type OwnJar } from './canner';
 import { jarLitres, waterLitres } from './waterLitres';
 
@@ -32,7 +32,7 @@ const VENT_MINUTES = 10;
 export const TO_PRESSURE_MINUTES = VENT_MINUTES + 5;
 
 /** A canner that serves in two ways takes its own time in each. */
-export function heatUpKey(cannerId: string, method: Method): string {
+export function heatUpKey(cannerId: string, method: Way): string {
   return `${method} ${cannerId}`;
 }
 

@@ -11,7 +11,7 @@ import { type BatchRecord } from '../yields/batchRecord';
 import { cropCard } from '../yields/cardForCrop';
 import { pickedKgPerBatch } from '../yields/pickedKg';
 import { type LearnedYields } from '../yields/yieldModel';
-import { type Batch, cardOf, jarsOf, mainCropOf, massKgOf, type PlannedLoad } from './batch';
+import { type Batch, cardOf, cardOfLoad, jarsOf, mainCropOf, massKgOf, type PlannedLoad } from './batch';
 
 /** What one load of a batch takes: its pots are its own. */
 export interface LoadAmounts {
@@ -68,9 +68,10 @@ export function amountsOfBatch(batch: Batch, ground: AmountsGround = {}): BatchA
     if (main !== undefined && really !== undefined) parts.set(main, really);
     filled += load.jars;
     const needed = setsByTheBox(card) ? boxesFor(card, { jar: batch.jar, count: filled }) - pots : undefined;
-    const amounts = recipeFor(card, {
+    const amounts = recipeFor(load.recipe === undefined ? card : (cardOfLoad(batch, load) ?? card), {
       jars: [{ jar: batch.jar, count: load.jars }],
-      ...(parts.size > 0 && { batches: parts }),
+      // Of several fillings each goes by its jars.
+      ...(parts.size > 0 && load.recipe === undefined && { batches: parts }),
       measured: really !== undefined,
       ...(needed !== undefined && { pots: Math.max(1, needed) }),
       processMinutes: batch.processMinutes,
@@ -136,14 +137,24 @@ function columnScale(reckoned: Card, made: Card): number {
   return a && b ? a.mid / b.mid : 1;
 }
 
+/** The lines of all loads together, each once: what the first has in its order, then what only others have. */
 function summedUp(all: readonly RecipeAmounts[]): AmountLine[] {
-  const [first, ...others] = all;
-  return (first?.lines ?? []).map((line, i) =>
-    others.reduce<AmountLine>((sum, { lines }) => addLine(sum, lines[i]), line),
-  );
+  const sums = new Map<string, AmountLine>();
+  for (const { lines } of all) {
+    const seen = new Map<string, number>();
+    for (const own of lines) {
+      const name = `${own.line.item} ${own.line.into} ${own.line.then}`;
+      const count = (seen.get(name) ?? 0) + 1;
+      seen.set(name, count);
+      const key = `${name} ${count}`;
+      const known = sums.get(key);
+      sums.set(key, known ? addLine(known, own) : own);
+    }
+  }
+  return [...sums.values()];
 }
 
-function addLine(a: AmountLine, b: AmountLine | undefined): AmountLine {
-  if (!b || a.all.of === 'words' || b.all.of === 'words') return a;
+function addLine(a: AmountLine, b: AmountLine): AmountLine {
+  if (a.all.of === 'words' || b.all.of === 'words') return a;
   return { ...a, all: { ...a.all, value: a.all.value + b.all.value } };
 }

@@ -1,6 +1,6 @@
 import { capacityOf } from '../canner/capacity';
 import { type Canner, type OwnJar } from '../canner/canner';
-import { type Batch } from './batch';
+import { type Batch, type CannedBatch, isCanned } from './batch';
 import { hostOf, together } from './sharedLoad';
 
 /** More ways than this are thinned out: those that share the work most evenly are kept. */
@@ -28,7 +28,7 @@ export function assignments(
   ownJars: readonly OwnJar[] = [],
   settled: ReadonlyMap<string, string> = new Map(),
 ): Assignments {
-  const groups = batches.flatMap((batch) => groupsOf(batch, batches, canners, ownJars, settled));
+  const groups = batches.filter(isCanned).flatMap((batch) => groupsOf(batch, batches, canners, ownJars, settled));
   if (groups.some(({ able }) => able.length === 0)) return { ways: [], complete: true };
   let ways: Way[] = [{ of: new Map(), busy: new Map() }];
   let complete = true;
@@ -57,7 +57,7 @@ interface Way {
 }
 
 function groupsOf(
-  batch: Batch,
+  batch: CannedBatch,
   batches: readonly Batch[],
   canners: readonly Canner[],
   ownJars: readonly OwnJar[],

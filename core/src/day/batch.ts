@@ -7,7 +7,7 @@ import { recipeName } from '../recipe/recipeName';
 import { cardOfBatch } from '../yields/cardForCrop';
 import { type JarSize } from '../handbook/jars';
 import { type ProductId } from '../handbook/products';
-import { type Method } from '../process/method';
+import { isCold, type Method, type Way } from '../process/method';
 
 /** One canner load of a batch. */
 export interface PlannedLoad {
@@ -16,6 +16,8 @@ export interface PlannedLoad {
   readonly jars: number;
   /** Where it differs from the batch's. */
   readonly cannerId?: string;
+  /** Id of its own card, where one covering liquid goes over several fillings. */
+  readonly recipe?: string;
   /** It goes into the canner with this load of another batch: the cook asked for it. */
   readonly withLoadId?: string;
 }
@@ -30,12 +32,15 @@ export interface Batch {
   readonly without?: readonly string[];
   readonly jar: JarSize;
   readonly pack: 'hot' | 'raw';
-  readonly method: Method;
+  /** How its jars are processed, or where they are kept cold instead. */
+  readonly method: Way;
   /** The kitchen's altitude that day; the tested minutes were looked up for it. */
   readonly altitudeFt: number;
+  /** 0 for what is kept cold. */
   readonly processMinutes: number;
   /** Pressure canning only; tested together with the minutes. */
   readonly pressurePsi?: number;
+  /** Of what is kept cold `''`: it takes none. */
   readonly cannerId: string;
   /** When the hands begin, epoch milliseconds. */
   readonly startAt: number;
@@ -45,6 +50,14 @@ export interface Batch {
   readonly againOf?: string;
   readonly uses: readonly PickUse[];
   readonly loads: readonly PlannedLoad[];
+}
+
+/** A batch whose jars go into a canner. */
+export type CannedBatch = Batch & { readonly method: Method };
+
+/** Whether its jars go into a canner, and are not kept cold. */
+export function isCanned(batch: Batch): batch is CannedBatch {
+  return !isCold(batch.method);
 }
 
 /** Jars of all its loads. */
@@ -72,6 +85,14 @@ export function mainCropOf({
 /** The card a batch is made by; undefined where none may be offered. */
 export function cardOf(batch: Pick<Batch, 'product' | 'recipe' | 'uses'>): Card | undefined {
   return cardOfBatch(batch.product, batch.recipe, batch.uses[0]?.crop);
+}
+
+/** The card one load of a batch is made by: of several fillings its own. */
+export function cardOfLoad(
+  batch: Pick<Batch, 'product' | 'recipe' | 'uses'>,
+  { recipe }: Pick<PlannedLoad, 'recipe'>,
+): Card | undefined {
+  return recipe === undefined ? cardOf(batch) : cardOf({ ...batch, recipe });
 }
 
 /** What a batch is called: "Strawberry jam". */

@@ -1,4 +1,5 @@
 import { isPressure } from '../canner/canner';
+import { isCold } from '../process/method';
 import { type Batch } from './batch';
 
 interface CannerWords {
@@ -13,6 +14,10 @@ interface CannerWords {
 /** What happens to a load in its canner, as a strip has room for it, by the way it is processed. */
 export function cannerWords({ method, processMinutes, pressurePsi }: Batch): CannerWords {
   const minutes = `${processMinutes} min`;
+  if (isCold(method)) {
+    const into = method === 'freezer' ? 'Into the freezer' : 'Into the refrigerator';
+    return { heatUp: '', process: into, short: method, rest: 'Cool 20 min' };
+  }
   if (isPressure(method)) {
     const psi = pressurePsi === undefined ? 'pressure' : `${pressurePsi} psi`;
     return {

@@ -1,6 +1,6 @@
 import { type Canner, isPressure, type OwnJar } from '../canner/canner';
 import { asTaken, heatUpKey, type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
-import { restMinutes } from '../canner/restMinutes';
+import { COOL_MINUTES, restMinutes } from '../canner/restMinutes';
 import { CROP_NAMES, isCrop } from '../handbook/crops';
 import { countJars, JARS, type JarSize } from '../handbook/jars';
 import { CANNER_STEPS, READY_JARS, type Step } from '../handbook/steps';
@@ -9,7 +9,16 @@ import { printFraction } from '../measure/fraction';
 import { type Range } from '../measure/range';
 import { mainLine } from '../recipe/cardCrops';
 import { cardForCrop } from '../yields/cardForCrop';
-import { type Batch, cardOf, jarsOf, mainCropOf, massKgOf, type PlannedLoad } from './batch';
+import {
+  type Batch,
+  type CannedBatch,
+  cardOf,
+  isCanned,
+  jarsOf,
+  mainCropOf,
+  massKgOf,
+  type PlannedLoad,
+} from './batch';
 import { cannerWords } from './cannerWords';
 import { type DayStep, stepsOfBatch } from './daySequence';
 import {
@@ -27,6 +36,8 @@ import { type KitchenSetup } from './kitchenSetup';
 import { guestsOf, hostOf, type LoadOfBatch, together } from './sharedLoad';
 import { type Lag } from './search/scheduleProblem';
 
+type Span = readonly [low: number, high: number];
+
 /** From here on a batch is in its jars, and hot jars go into the canner soon. */
 const INTO_JARS = ['acid', 'raw-pack', 'pack-hot', 'fill'];
 
@@ -39,6 +50,10 @@ const CUT_HOLD_MIN = 120;
 const HOT_HOLD_MIN = 30;
 /** A soak in the cold may wait so much longer than it must. Common practice. */
 const COLD_HOLD_MIN = 12 * 60;
+/** Jars carried to the refrigerator, labels on. Common practice. */
+const STORE_MIN: Span = [2, 4];
+/** What stands over a fire, or in one, is over when its time is. */
+const FIRED = ['burner', 'big pot', 'oven', 'grill'];
 /** Between doses, filling and lids: hot jars stay hot. Handbook steps. */
 const JARS_HOLD_MIN = 10;
 /** Jars lifted out after the rest, not left in the water. Common practice. */
@@ -46,8 +61,6 @@ const UNLOAD_WITHIN_MIN = 10;
 
 /** What the pace of washing jars is learned by. */
 export const READY_JARS_STEP = 'ready-jars';
-
-type Span = readonly [low: number, high: number];
 
 export interface DayKitchen {
   readonly setup: KitchenSetup;
@@ -79,10 +92,17 @@ export interface DayKitchen {
  * @throws RangeError for a load in a canner that the kitchen does not have
  */
 export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProblem {
-  const loads = batches.flatMap((batch) =>
+  const loads = batches.filter(isCanned).flatMap((batch) =>
     batch.loads
       .filter((load) => !hostOf(load, batches))
-      .map((load) => ({ ...together(batch, load, batches), canner: cannerFor(batch, load, kitchen) })),
+      .map((load): LoadInCanner => {
+        const all = together(batch, load, batches);
+        return {
+          ...all,
+          batch: { ...batch, ...all.batch, method: batch.method },
+          canner: cannerFor(batch, load, kitchen),
+        };
+      }),
   );
   const used = [...new Set(loads.map(({ canner }) => canner))];
   return {
@@ -90,6 +110,7 @@ export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProble
       kitchen.setup,
       used.map(({ id }) => id),
       kitchen.startMinute,
+      toolsNamedBy(batches),
     ),
     tasks: [
       ...used.map((canner) =>
@@ -117,6 +138,7 @@ function stoveFor(canner: Canner): Record<string, number> {
 }
 
 interface LoadInCanner extends LoadOfBatch {
+  readonly batch: CannedBatch;
   readonly canner: Canner;
 }
 
@@ -146,31 +168,56 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
   const sequence = numbered(batch);
   const filling = sequence.findIndex(({ entry }) => INTO_JARS.includes(entry));
   const preparing = sequence.slice(0, filling);
-  const lastLong = preparing.findLastIndex(({ step }) => isLongWait(step));
+  const lastLong = lastMadeOnce(batch, preparing);
   const made = new Chain(kitchen, { batchId: batch.id });
   for (const own of preparing.slice(0, lastLong + 1)) {
     made.add(own, { kind: 'prepare', key: batch.id, share: 1, jars: 0, batch });
   }
+  made.join();
   const ready = readyJars(batch, kitchen);
   const due = (tasks: readonly DayTask[]) => savedBy(tasks, kitchen.useBy?.get(batch.id));
   return [
     ready,
     ...due(made.tasks),
     ...batch.loads.flatMap((load) => {
-      const own = new Chain(kitchen, { batchId: batch.id, loadId: load.id }, made.last);
+      const own = new Chain(kitchen, { batchId: batch.id, loadId: load.id }, made);
       const part = { key: load.id, share: load.jars / jarsOf(batch), jars: load.jars, batch };
       for (const step of preparing.slice(lastLong + 1)) own.add(step, { ...part, kind: 'prepare' });
+      own.join();
       own.require({ task: ready.id });
       for (const step of sequence.slice(filling)) own.add(step, { ...part, kind: 'fill' });
-      if (!hostOf(load, batches)) {
+      if (!isCanned(batch)) own.keepCold(batch, load);
+      else if (!hostOf(load, batches)) {
         // Whoever goes in with it is filled by then, and waits no longer than its own jars.
         for (const guest of guestsOf(load.id, batches)) own.require({ task: filledId(guest), maxLag: JARS_HOLD_MIN });
         const all = together(batch, load, batches);
-        own.can(all.batch, all.load, cannerFor(batch, load, kitchen), kitchen);
+        own.can({ ...batch, ...all.batch, method: batch.method }, all.load, cannerFor(batch, load, kitchen), kitchen);
       }
       return made.tasks.length > 0 ? own.tasks : due(own.tasks);
     }),
   ];
+}
+
+/**
+ * The last step that is made once for the whole batch: a long wait; where one covering liquid goes over several fillings, all
+ * before the jars; where steps go on side by side, all up to where they meet.
+ */
+function lastMadeOnce({ loads }: Batch, preparing: readonly DayStep[]): number {
+  if (loads.some(({ recipe }) => recipe !== undefined)) return preparing.length - 1;
+  const long = preparing.findLastIndex(({ step }) => isLongWait(step));
+  const meeting = preparing.findLastIndex(({ after }) => after !== undefined);
+  return long < 0 ? long : Math.max(long, meeting);
+}
+
+/** Tools that steps in own words name, besides what every kitchen counts. */
+function toolsNamedBy(batches: readonly Batch[]): string[] {
+  return [...new Set(batches.flatMap((batch) => stepsOfBatch(batch)).flatMap(({ step }) => toolsOf(step)))];
+}
+
+const COUNTED = ['hands', 'burner', 'refrigerator', 'big pot', 'oven', 'mill', 'strainer', 'ice', 'canner'];
+
+function toolsOf({ row }: Pick<Step, 'row'>): string[] {
+  return row.resources.filter((resource) => resource !== '' && !COUNTED.includes(resource));
 }
 
 /** The last step before the canner: lids are on. */
@@ -218,30 +265,55 @@ interface Part {
   readonly batch: Batch;
 }
 
-/** Tasks one after the other, each soon enough after the one before. */
+/** Tasks one after the other, each soon enough after those it waits for: the one before, unless its card says others. */
 class Chain {
   readonly tasks: DayTask[] = [];
   private pending: Lag[];
+  private required: Lag[] = [];
+  /** How each step is waited for, by its entry. */
+  private readonly ends: Map<string, Lag>;
+  /** Steps that nothing waits for yet. */
+  private readonly open: Set<string>;
 
   constructor(
     private readonly kitchen: DayKitchen,
     private readonly owner: Pick<DayTask, 'batchId' | 'loadId'>,
-    before?: Lag,
+    before?: Chain,
   ) {
-    this.pending = before ? [before] : [];
-  }
-
-  /** What the next task waits for. */
-  get last(): Lag | undefined {
-    return this.pending[0];
+    this.pending = before ? [...before.pending] : [];
+    this.ends = new Map(before?.ends);
+    this.open = new Set();
   }
 
   require(lag: Lag): void {
-    this.pending.push(lag);
+    this.required.push(lag);
+  }
+
+  /** The next task waits for all that goes on side by side. */
+  join(): void {
+    const ends = [...this.open].flatMap((entry) => this.ends.get(entry) ?? []);
+    if (ends.length > 1) this.pending = ends;
+    this.open.clear();
+  }
+
+  private waitFor({ entry, after }: NumberedStep): void {
+    for (const each of after ?? []) this.open.delete(each);
+    if (after) this.pending = after.flatMap((each) => this.ends.get(each) ?? []);
+    else
+      for (const each of [...this.open]) if (this.pending.includes(this.ends.get(each) as Lag)) this.open.delete(each);
+    this.open.add(entry);
   }
 
   /** A step is its hands-on part, then its wait; either may be missing. */
-  add({ id: entry, step, of, entry: name }: NumberedStep, { kind, key, share, jars, batch }: Part): void {
+  add(numberedStep: NumberedStep, part: Part): void {
+    this.waitFor(numberedStep);
+    this.addTasks(numberedStep, part);
+    const [end] = this.pending;
+    if (end) this.ends.set(numberedStep.entry, end);
+    else this.open.delete(numberedStep.entry);
+  }
+
+  private addTasks({ id: entry, step, of, entry: name }: NumberedStep, { kind, key, share, jars, batch }: Part): void {
     const { row, waitMinutes, words: stepWords, handsPerJar } = step;
     const pounds = poundsFor(batch, of) * share;
     const perJar = handsPerJar?.[jarPace(batch.jar)] ?? [0, 0];
@@ -275,7 +347,7 @@ class Chain {
     }
     if (waitMinutes[1] === 0) return;
     const id = `${entry} wait ${key}`;
-    if (step.row.resources.some((resource) => resource === 'burner' || resource === 'big pot')) {
+    if (step.row.resources.some((resource) => FIRED.includes(resource))) {
       this.push({ id, step: row.step, entry: name, kind, words, minutes: range(waitMinutes), needs }, row.holding);
       this.pending = [{ task: id, ...hold }];
       return;
@@ -297,8 +369,28 @@ class Chain {
     this.pending = [{ task: id, maxLag: stretch }];
   }
 
+  /** On the counter until they are no longer hot, then into the refrigerator or the freezer. */
+  keepCold(batch: Batch, load: PlannedLoad): void {
+    const jars = countJars(load.jars, batch.jar);
+    const words = cannerWords(batch);
+    const [least, most] = COOL_MINUTES;
+    const cool = `cool ${load.id}`;
+    this.push({ id: cool, kind: 'cool', words: words.rest, minutes: { p10: least, p50: least, p90: most }, needs: {} });
+    // Food that is not canned stands at room temperature two hours and no longer. Common practice.
+    this.pending = [{ task: cool, maxLag: CUT_HOLD_MIN - least }];
+    const needs = { [HANDS]: 1 };
+    this.push({
+      id: `store ${load.id}`,
+      kind: 'store',
+      words: `${words.process}: ${jars}`,
+      minutes: range(STORE_MIN),
+      needs,
+    });
+    this.pending = [{ task: `store ${load.id}` }];
+  }
+
   /** Into the canner and out again. */
-  can(batch: Batch, load: PlannedLoad, canner: Canner, kitchen: DayKitchen): void {
+  can(batch: CannedBatch, load: PlannedLoad, canner: Canner, kitchen: DayKitchen): void {
     const jars = countJars(load.jars, batch.jar);
     const vessel = { [cannerResource(canner.id)]: 1 };
     const fired = { ...vessel, ...stoveFor(canner), [WATCH]: 1 };
@@ -326,7 +418,9 @@ class Chain {
   }
 
   private push(task: Omit<DayTask, 'after' | 'batchId' | 'loadId'>, holding = ''): void {
-    this.tasks.push({ ...task, after: this.pending, ...(holding !== '' && { holding }), ...this.owner });
+    const after = [...this.pending, ...this.required];
+    this.required = [];
+    this.tasks.push({ ...task, after, ...(holding !== '' && { holding }), ...this.owner });
   }
 }
 
@@ -340,6 +434,7 @@ function needsOf({ row }: Step, pounds: number, { tools }: KitchenSetup): Record
   // In ice it needs no refrigerator.
   if (row.resources.includes('ice')) delete needs.refrigerator;
   for (const { name, step } of tools) if (step === row.step) needs[toolResource(name)] = 1;
+  for (const name of toolsOf({ row })) needs[toolResource(name)] = 1;
   return needs;
 }
 
@@ -362,7 +457,7 @@ function paceOf(step: string, { paces, setup }: DayKitchen): number {
 }
 
 /** Pressure falls in its own time in each canner: as it was taken, once that is known. */
-function restRange(batch: Batch, canner: Canner, { restsTaken }: DayKitchen): Range {
+function restRange(batch: CannedBatch, canner: Canner, { restsTaken }: DayKitchen): Range {
   const taken = isPressure(batch.method) ? restsTaken?.get(heatUpKey(canner.id, batch.method)) : undefined;
   return taken && taken.length > 0 ? asTaken(taken) : range(restMinutes(batch.method, batch.jar));
 }

@@ -2,7 +2,18 @@ import { type Range } from '../measure/range';
 import { type Lag, type ScheduleProblem, type SearchResource } from './search/scheduleProblem';
 
 export type TaskKind =
-  'ready-jars' | 'preheat' | 'prepare' | 'fill' | 'load' | 'heat-up' | 'process' | 'rest' | 'unload';
+  | 'ready-jars'
+  | 'preheat'
+  | 'prepare'
+  | 'fill'
+  | 'load'
+  | 'heat-up'
+  | 'process'
+  | 'rest'
+  | 'unload'
+  /** Of what is kept cold: on the counter, then into the refrigerator or the freezer. */
+  | 'cool'
+  | 'store';
 
 export const HANDS = 'hands';
 /** Somebody up and in the house: nothing boils, simmers or is processed without. */

@@ -12,8 +12,14 @@ const ANY_NUMBER = 1_000;
  * The kitchen as resources of a schedule.
  *
  * @param startMinute minute of the day at which the plan begins: its minute 0
+ * @param toolsNamed tools that a recipe of the household's own names: there is one of each that the kitchen does not count
  */
-export function dayResources(setup: KitchenSetup, cannerIds: readonly string[], startMinute: number): SearchResource[] {
+export function dayResources(
+  setup: KitchenSetup,
+  cannerIds: readonly string[],
+  startMinute: number,
+  toolsNamed: readonly string[] = [],
+): SearchResource[] {
   const { cooks } = setup;
   const edges = edgesOf(cooks, startMinute);
   return [
@@ -32,6 +38,9 @@ export function dayResources(setup: KitchenSetup, cannerIds: readonly string[], 
     { id: 'strainer', capacity: setup.strainers },
     { id: 'refrigerator', capacity: setup.refrigeratorLb },
     ...setup.tools.map(({ name, count }) => ({ id: toolResource(name), capacity: count })),
+    ...toolsNamed
+      .filter((name) => !setup.tools.some((tool) => tool.name === name))
+      .map((name) => ({ id: toolResource(name), capacity: 1 })),
     ...cannerIds.map((id) => ({ id: cannerResource(id), capacity: 1 })),
   ];
 }

@@ -9,6 +9,8 @@ export interface DayStep {
   /** The crops it works on; all of the batch where none are named. */
   readonly of?: readonly string[];
   readonly optional?: true;
+  /** The entries it waits for, where that is not simply the one before. */
+  readonly after?: readonly string[];
 }
 
 /** Jars that did not seal are processed again: their contents heated, and filled anew. Handbook rule 9. */
@@ -63,7 +65,7 @@ function allSteps({ steps }: Card, without: readonly string[]): DayStep[] {
   );
 }
 
-function dayStep({ step: entry, of, minutes, optional }: CardStep): DayStep {
+function dayStep({ step: entry, of, minutes, optional, after }: CardStep): DayStep {
   const step = stepOf(entry);
   // A card's own minutes rule over the table's, where the step waits at all.
   const waits = minutes && (step.waitMinutes[1] > 0 || minutes[1] > 0);
@@ -72,6 +74,7 @@ function dayStep({ step: entry, of, minutes, optional }: CardStep): DayStep {
     step: waits ? { ...step, waitMinutes: minutes } : step,
     ...(of && { of }),
     ...(optional && { optional }),
+    ...(after && { after }),
   };
 }
 

@@ -7,6 +7,8 @@ import { SPREAD_CARDS } from './cards/spreadCards';
 import { TOMATO_CARDS } from './cards/tomatoCards';
 import { VEGETABLE_CARDS } from './cards/vegetableCards';
 import { groupBy } from './groupBy';
+import { isOwnProduct } from './ownIds';
+import { Laid } from './laidBeside';
 import { pressureRows } from './pressure';
 import { type ProductId, productRow } from './products';
 import { type Cited } from './source';
@@ -24,6 +26,12 @@ export const CARDS: readonly Card[] = [
   ...VEGETABLE_CARDS,
 ];
 
+/** The cards of a household's own recipes: those that may be made, by product, and all there ever were, by id. */
+export const ownCards = new Laid<{
+  readonly of: ReadonlyMap<string, readonly Card[]>;
+  readonly byId: ReadonlyMap<string, Card>;
+}>({ of: new Map(), byId: new Map() });
+
 const BY_ID = new Map(CARDS.map((card) => [card.card, card]));
 
 const BY_PRODUCT = groupBy(
@@ -33,11 +41,12 @@ const BY_PRODUCT = groupBy(
 
 /** A card by its id, whatever its confidence; undefined for none. */
 export function findCard(id: string): Card | undefined {
-  return BY_ID.get(id);
+  return BY_ID.get(id) ?? ownCards.now.byId.get(id);
 }
 
 /** The cards of a product that may be offered: those recalled with confidence. No card, no recipe. */
 export function cardsOf(product: ProductId): readonly Card[] {
+  if (isOwnProduct(product)) return ownCards.now.of.get(product) ?? [];
   return BY_PRODUCT.get(product) ?? [];
 }
 
@@ -58,8 +67,9 @@ export function isOffered({ confidence }: Card): boolean {
   return confidence !== 'low';
 }
 
-/** A card stands on the page of the time that was tested with it. */
-export function citedOf({ product }: Pick<Card, 'product'>): Cited {
+/** A card stands on the page of the time that was tested with it; a household's own says itself where it is from. */
+export function citedOf({ product, from }: Pick<Card, 'product' | 'from'>): Cited {
+  if (from !== undefined) return { source: from, recalled: false };
   const { process } = productRow(product);
   const row = boilingWaterRows(process)[0] ?? pressureRows(process)[0];
   if (!row) throw new RangeError(`no tested row for ${product}`);

@@ -1,4 +1,6 @@
 import { type CropId } from './crops';
+import { type OwnProductId } from './ownIds';
+import { Laid } from './laidBeside';
 
 /** What the food is, for its acid, its canner and how long it keeps once opened. */
 export type ProductClass =
@@ -118,9 +120,12 @@ const ROWS = [
   ['spaghetti-sauce-no-meat', 'Spaghetti sauce without meat', 'pasta sauce', 'tomato-paste|tomato-slicing', 'sauce', 'low-acid', 'spaghetti-sauce-no-meat', '', 'recipe', 'chop>boil-20>food-mill>cook-down-half>fill', 'no', 'no', 0],
 ] as const satisfies readonly Row[];
 
-export type ProductId = (typeof ROWS)[number][0];
-/** Key of a product's rows in the tables of tested times; two products may share one. */
-export type ProcessId = (typeof ROWS)[number][6];
+/** A product of the handbook. */
+export type HandbookProductId = (typeof ROWS)[number][0];
+/** A product of the handbook, or a recipe of the household's own. */
+export type ProductId = HandbookProductId | OwnProductId;
+/** Key of a product's rows in the tables of tested times; two products may share one, and an own recipe has none. */
+export type ProcessId = (typeof ROWS)[number][6] | 'own';
 
 export interface ProductRow {
   readonly product: ProductId;
@@ -177,11 +182,19 @@ export const PRODUCTS: readonly ProductRow[] = ROWS.map(
   }),
 );
 
+/** A household's own recipes as products, by id. */
+export const ownProducts = new Laid<ReadonlyMap<string, ProductRow>>(new Map());
+
 const BY_ID = new Map<string, ProductRow>(PRODUCTS.map((row) => [row.product, row]));
 
-/** The product's row, or undefined when the handbook does not have it. */
+/** The product's row, or undefined when neither the handbook nor the household has it. */
 export function findProduct(product: string): ProductRow | undefined {
-  return BY_ID.get(product);
+  return BY_ID.get(product) ?? ownProducts.now.get(product);
+}
+
+/** Every product there is to choose from: the handbook's in its order, then the household's own. */
+export function allProducts(): readonly ProductRow[] {
+  return ownProducts.now.size === 0 ? PRODUCTS : [...PRODUCTS, ...ownProducts.now.values()];
 }
 
 /** The row of a product known to exist. @throws RangeError for an id the handbook does not have. */
@@ -198,5 +211,5 @@ export function isMadeOf({ crops }: ProductRow, crop: string): boolean {
 
 /** The products made of one crop and nothing else that must be grown. */
 export function productsOf(crop: string): ProductRow[] {
-  return PRODUCTS.filter((row) => isMadeOf(row, crop));
+  return allProducts().filter((row) => isMadeOf(row, crop));
 }

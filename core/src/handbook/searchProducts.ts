@@ -1,6 +1,8 @@
 import MiniSearch from 'minisearch';
 import { CROP_NAMES } from './crops';
-import { PRODUCTS, type ProductRow } from './products';
+import { isOwnProduct } from './ownIds';
+import { rememberedOfPages } from './laidBeside';
+import { allProducts, findProduct, type ProductRow } from './products';
 
 interface Entry {
   readonly id: string;
@@ -19,11 +21,12 @@ function folded(term: string): string {
     .replace(/(ies|es|s)$/, (end) => (end === 'ies' ? 'y' : ''));
 }
 
-let index: MiniSearch<Entry> | undefined;
+const INDEX = rememberedOfPages<'all', MiniSearch<Entry>>();
 
 function theIndex(): MiniSearch<Entry> {
-  if (index) return index;
-  index = new MiniSearch<Entry>({
+  const known = INDEX.get('all');
+  if (known) return known;
+  const index = new MiniSearch<Entry>({
     fields: ['name', 'otherNames', 'crops', 'form'],
     processTerm: (term) => folded(term) || null,
     searchOptions: {
@@ -33,18 +36,17 @@ function theIndex(): MiniSearch<Entry> {
     },
   });
   index.addAll(
-    PRODUCTS.map(({ product, name, otherNames, crops, form }) => ({
+    allProducts().map(({ product, name, otherNames, crops, form }) => ({
       id: product,
       name,
-      otherNames: `${otherNames.join(' ')} ${product.replaceAll('-', ' ')}`,
+      otherNames: `${otherNames.join(' ')} ${isOwnProduct(product) ? '' : product.replaceAll('-', ' ')}`,
       crops: [...new Set(crops.flat())].map((crop) => CROP_NAMES[crop]).join(' '),
       form,
     })),
   );
+  INDEX.set('all', index);
   return index;
 }
-
-const BY_ID = new Map<string, ProductRow>(PRODUCTS.map((row) => [row.product, row]));
 
 /**
  * Products by any of their names, by crop or by cut, the best match first; a letter amiss is forgiven. Every word typed
@@ -52,12 +54,12 @@ const BY_ID = new Map<string, ProductRow>(PRODUCTS.map((row) => [row.product, ro
  *
  * @returns all products, in the handbook's order, for an empty text
  */
-export function searchProducts(text: string, most = PRODUCTS.length): ProductRow[] {
+export function searchProducts(text: string, most = allProducts().length): ProductRow[] {
   const typed = text.slice(0, 80).trim();
-  if (typed === '') return PRODUCTS.slice(0, most);
+  if (typed === '') return allProducts().slice(0, most);
   const all = theIndex().search(typed, { combineWith: 'AND' });
   const found = all.length > 0 ? all : theIndex().search(typed);
-  const rows = found.flatMap(({ id }) => BY_ID.get(id as string) ?? []);
+  const rows = found.flatMap(({ id }) => findProduct(id as string) ?? []);
   const isCalled = ({ name, otherNames }: ProductRow) =>
     [name, ...otherNames].some((known) => key(known) === key(typed));
   return [...rows.filter(isCalled), ...rows.filter((row) => !isCalled(row))].slice(0, most);
@@ -66,7 +68,7 @@ export function searchProducts(text: string, most = PRODUCTS.length): ProductRow
 /** The product whose id, name or other name is exactly this, whatever its case and accents. */
 export function productCalled(text: string): ProductRow | undefined {
   const asked = key(text.trim());
-  return PRODUCTS.find(({ product, name, otherNames }) =>
+  return allProducts().find(({ product, name, otherNames }) =>
     [product, name, ...otherNames].some((known) => key(known) === asked),
   );
 }

@@ -1,4 +1,5 @@
 import { FURTHER_STEPS } from './furtherSteps';
+import { Laid } from './laidBeside';
 import { type Cited, COMMON_PRACTICE } from './source';
 import { type StepTableRow, type TableMinutes } from './stepTableRow';
 
@@ -97,9 +98,12 @@ function stepRow(row: StepTableRow): StepRow {
 export const STEPS: readonly StepRow[] = ROWS.map(stepRow);
 const BY_STEP = new Map([...STEPS, ...FURTHER_STEPS.map(stepRow)].map((row) => [row.step, row]));
 
+/** Steps in a household's own words, by their entry. */
+export const ownSteps = new Laid<ReadonlyMap<string, StepRow>>(new Map());
+
 /** A row by its own name, `simmer-N` and not `simmer-20`; undefined for what is no step of the handbook. */
 export function stepRowNamed(step: string): StepRow | undefined {
-  return BY_STEP.get(step);
+  return BY_STEP.get(step) ?? ownSteps.now.get(step);
 }
 
 /** Hands-on minutes per jar where a step is done jar by jar: `fill` from the table's note, `close` a part of it. */
@@ -152,12 +156,24 @@ export interface Step {
   readonly handsPerJar?: { readonly quart: Span; readonly pint: Span; readonly halfPint: Span };
 }
 
+/** Whether a sequence entry names a step. */
+export function isStep(entry: string): boolean {
+  const numbered = /^(.+)-(\d+)(h?)$/.exec(entry);
+  if (/-Nh?$/.test(entry)) return false;
+  return BY_STEP.has(entry) || (numbered !== null && BY_STEP.has(`${numbered[1]}-N${numbered[3]}`));
+}
+
 /**
  * A sequence entry with its number put in: `boil-5` is the row `boil-N`, waits 5 min and is "Boil 5 min".
  *
  * @throws RangeError for an entry that names no step
  */
 export function stepOf(entry: string): Step {
+  const own = ownSteps.now.get(entry);
+  if (own) {
+    const [low, high] = own.waitMinutes;
+    return { row: own, waitMinutes: [minutes(low, 0), minutes(high, 0)], words: own.words, plainWords: own.words };
+  }
   const numbered = /^(.+)-(\d+)(h?)$/.exec(entry);
   const row = BY_STEP.get(entry) ?? (numbered && BY_STEP.get(`${numbered[1]}-N${numbered[3]}`));
   if (!row || /-Nh?$/.test(entry)) throw new RangeError(`no step for the sequence entry ${JSON.stringify(entry)}`);

@@ -37,6 +37,8 @@ export type KitchenEvent = { readonly id: string; readonly loadId: string; reado
       /** Where those that did not seal go; the refrigerator unless told. */
       readonly unsealed?: 'refrigerator' | 'reprocess';
     }
+  /** Jars that no canner takes stand in the refrigerator or the freezer now. */
+  | { readonly type: 'kept-cold'; readonly jars: number; readonly lotId: string }
   | {
       readonly type: 'taken-back';
       /** The tap that was a slip. */

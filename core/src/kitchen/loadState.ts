@@ -1,5 +1,5 @@
 import { isPressure } from '../canner/canner';
-import { type Method } from '../process/method';
+import { isCold, type Way } from '../process/method';
 import { inOrderOnce, type KitchenEvent, type Lids } from './kitchenEvent';
 
 export type LoadPhase = 'planned' | 'heating' | 'venting' | 'boiling' | 'resting' | 'cooling' | 'checked';
@@ -17,7 +17,7 @@ export const TAKE_BACK_MS = 20_000;
 
 /** What is to happen to a load: how many jars are meant to go in, how long they are processed, how long they rest. */
 export interface LoadOrder {
-  readonly method: Method;
+  readonly method: Way;
   readonly jars: number;
   readonly processMinutes: number;
   /** After heat off, before the jars come out. */
@@ -106,7 +106,7 @@ function mayTakeBack(
   state: LoadState,
   { at, sure }: Extract<KitchenEvent, { type: 'taken-back' }>,
 ): boolean {
-  if (event.type === 'seal-checked') return false;
+  if (event.type === 'seal-checked' || event.type === 'kept-cold') return false;
   if (state.timesLost > before.timesLost) return sure === true && at - event.at <= TAKE_BACK_MS;
   // A second "it boils" has moved the start later; the first one would end sooner.
   return !(event.type === 'boil-reached' && before.phase === 'boiling');
@@ -117,7 +117,7 @@ function step(order: LoadOrder, state: LoadState, event: KitchenEvent): LoadStat
   const { phase } = state;
   switch (event.type) {
     case 'load-started': {
-      if (phase !== 'planned') return undefined;
+      if (phase !== 'planned' || isCold(order.method)) return undefined;
       const { jars, cannerId, lids = 'single-use', at } = event;
       return { ...state, ...(cannerId !== undefined && { cannerId }), lids, phase: 'heating', jars, startedAt: at };
     }
@@ -151,6 +151,9 @@ function step(order: LoadOrder, state: LoadState, event: KitchenEvent): LoadStat
     case 'seal-checked':
       if (phase !== 'cooling' || event.sealed.length !== state.jars) return undefined;
       return { ...state, phase: 'checked', sealed: event.sealed };
+    case 'kept-cold':
+      if (phase !== 'planned' || !isCold(order.method)) return undefined;
+      return { ...state, phase: 'checked', jars: event.jars, outAt: event.at };
     case 'taken-back':
       return undefined;
   }

@@ -22,6 +22,8 @@ export interface JarLot {
   readonly seal: Seal;
   /** Epoch milliseconds. */
   readonly madeAt: number;
+  /** When it is ready, where that is told of these very jars; else by its product. */
+  readonly readyAt?: number;
   /** Best by while sealed, use by in the refrigerator, best by in the freezer. */
   readonly keepsUntil: number;
   /** Jars that movements older than the ones at hand have left in it. */

@@ -57,6 +57,7 @@ export function keepsUntilOf(lot: JarLot, months: BestMonths): number {
 }
 
 /** When a product is at its best for the first time: pickles want weeks. Epoch milliseconds. */
-export function readyFrom({ product, madeAt }: Pick<JarLot, 'product' | 'madeAt'>): number {
+export function readyFrom({ product, madeAt, readyAt }: Pick<JarLot, 'product' | 'madeAt' | 'readyAt'>): number {
+  if (readyAt !== undefined) return readyAt;
   return madeAt + productRow(product).readyAfterDays * DAY_MS;
 }

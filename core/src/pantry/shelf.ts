@@ -53,9 +53,9 @@ const PLACE_ORDER: readonly PlaceKind[] = ['refrigerator', 'shelf', 'freezer', '
 
 const HANDBOOK_ORDER = new Map<string, number>(PRODUCTS.map(({ product }, i) => [product, i]));
 
-/** Tomatoes with tomatoes, pickles with pickles; a board stays where it is, however many jars are taken from it. */
+/** Tomatoes with tomatoes, pickles with pickles, the household's own last; a board stays where it is, however many jars are taken from it. */
 function inHandbook({ product }: ShelfGroup): number {
-  return HANDBOOK_ORDER.get(product) ?? 0;
+  return HANDBOOK_ORDER.get(product) ?? PRODUCTS.length;
 }
 
 /** The shelf as boards: lots grouped by kind of place, name and size, each in the order they are to be taken. */

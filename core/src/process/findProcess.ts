@@ -1,5 +1,6 @@
 import { type Pack } from '../handbook/boilingWater';
-import { isJarSize, JAR_SIZES, type JarSize } from '../handbook/jars';
+import { rememberedOfPages } from '../handbook/laidBeside';
+import { isJarSize, JAR_SIZES, JARS, type JarSize } from '../handbook/jars';
 import { findProduct, type ProductId, type ProductRow } from '../handbook/products';
 import { hasSureCard } from '../handbook/cards';
 import { searchProducts } from '../handbook/searchProducts';
@@ -8,8 +9,12 @@ import { type AcidDose } from './acidDose';
 import { boilingPointF } from './boilingPoint';
 import { type ChangeVerdict } from '../recipe/change';
 import { neverIn } from '../recipe/compareCards';
+import { isOwnProduct, type OwnProductId } from '../handbook/ownIds';
+import { coldWays } from './coldWays';
 import { type HouseholdSource, ownSourceFor } from './householdSource';
-import { isMethod, type Method, METHODS } from './method';
+import { judgedOnce } from './ownShelf';
+import { isNoLarger, type OwnRecipe, recipeOf, sourceOfRecipe } from './ownRecipe';
+import { isMethod, type Method, METHOD_WORDS, METHODS } from './method';
 import { neverOnShelf, neverRefusal, notAProcess } from './neverOnShelf';
 import { quoted, type Refusal, refusal } from './refusal';
 import { similarProducts } from './similarProducts';
@@ -30,6 +35,8 @@ export interface HouseholdPages {
   /** The day a row was held against the page, by row id: "2026-08-29". */
   readonly checkedRows?: ReadonlyMap<string, string>;
   readonly sources?: readonly HouseholdSource[];
+  /** Recipes of its own, older pages among them. */
+  readonly recipes?: readonly OwnRecipe[];
 }
 
 export interface ProcessAlternative extends Alternative {
@@ -139,7 +146,7 @@ export function processAt(
 /** The same without an altitude: what a household that has not set one is shown is the whole band strip. */
 export function findTestedRow(
   question: ProcessQuestion,
-  { sources = [] }: HouseholdPages = {},
+  { sources = [], recipes = [] }: HouseholdPages = {},
   changes: readonly ChangeVerdict[] = [],
 ): TestedRow | Refusal {
   const product = findProduct(question.product);
@@ -155,9 +162,52 @@ export function findTestedRow(
     return refusal('unknown-jar', `No jar ${quoted(jar)} in the handbook.`, [...JAR_SIZES].reverse());
   const changed = product && changedTooFar(product, changes, method);
   if (changed) return changed;
+  if (isOwnProduct(question.product)) return ownRow(question.product, { pack, jar, method }, recipes, product);
   const published = fromHandbook(product, question.product, { pack, jar, method });
   const source = ownSourceFor({ product: question.product, pack, method, jar }, sources);
   return source && changes.length === 0 ? withOwnSource(published, source, { jar, product }) : published;
+}
+
+/**
+ * What a recipe of the household's own says: the row of its own tested page, in its jar or a smaller one and at its bands
+ * only; without one, why not and how it keeps.
+ */
+function ownRow(
+  asked: OwnProductId,
+  { pack, jar, method }: { pack: string; jar: JarSize; method: Method },
+  recipes: readonly OwnRecipe[],
+  product: ProductRow | undefined,
+): TestedRow | Refusal {
+  const recipe = recipeOf(asked, recipes);
+  if (!recipe || recipe.draft || !product) {
+    return refusal('unknown-product', 'That recipe is not written down, or only half.', ['our own recipes']);
+  }
+  const { foods, faults } = judgedOnce(recipe);
+  const [food] = foods;
+  const { source } = recipe;
+  const ways = food ? coldWays(food) : ['freezer'];
+  if (!source || !faults) {
+    const reason =
+      `Nobody tested ${quoted(recipe.name)} as far as is known, so there is no time for it. ${food?.reason ?? ''}`.trim();
+    return refusal('own-untested', reason, [...ways, 'a tested page of it']);
+  }
+  const [fault] = faults;
+  if (fault) return refusal('own-refused', fault.reason, ways);
+  if (!isNoLarger(jar, source.jar)) {
+    const reason = `${source.title} tested ${JARS[source.jar].several}: a bigger jar heats through later.`;
+    return refusal('jar-too-large', reason, [source.jar]);
+  }
+  if (pack !== recipe.pack)
+    return refusal('pack-untested', `${source.title} packs it ${recipe.pack}.`, [`${recipe.pack} pack`]);
+  if (method !== source.method) {
+    return refusal('own-untested', `${source.title} tested it ${METHOD_WORDS[source.method]} only.`, [
+      source.method,
+      ...ways,
+    ]);
+  }
+  const page = sourceOfRecipe(recipe, false);
+  const open = refusal('own-untested', '', ways);
+  return page ? withOwnSource(open, page, { jar, product }) : open;
 }
 
 function fromHandbook(
@@ -214,8 +264,8 @@ export function testedMethods(product: ProductRow | undefined): Method[] {
   return [...known];
 }
 
-/** Worked out once a product: the handbook does not change while the program runs. */
-const METHODS_OF = new Map<ProductId, readonly Method[]>();
+/** Worked out once a product, until other pages lie beside the handbook. */
+const METHODS_OF = rememberedOfPages<ProductId, readonly Method[]>();
 
 function isTestedBy(product: ProductRow, method: Method): boolean {
   return (['hot', 'raw'] as const).some((pack) =>

@@ -8,6 +8,17 @@ export const METHODS = [
 ] as const;
 export type Method = (typeof METHODS)[number];
 
+/** Where food goes that is not canned: filled, cooled, and kept cold. */
+export const COLD = ['refrigerator', 'freezer'] as const;
+export type Cold = (typeof COLD)[number];
+
+/** What becomes of filled jars: processed one way, or kept cold. */
+export type Way = Method | Cold;
+
+export function isCold(way: Way): way is Cold {
+  return (COLD as readonly string[]).includes(way);
+}
+
 /** As said in a sentence: "in boiling water". */
 export const METHOD_WORDS: Readonly<Record<Method, string>> = {
   'boiling-water': 'in boiling water',

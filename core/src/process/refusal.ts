@@ -16,7 +16,9 @@ export type RefusalCause =
   | 'dial-too-high'
   | 'pressure-not-recommended'
   | 'changed'
-  | 'own-band-missing';
+  | 'own-band-missing'
+  | 'own-untested'
+  | 'own-refused';
 
 export interface Refusal {
   readonly kind: 'refusal';

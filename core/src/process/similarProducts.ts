@@ -1,4 +1,5 @@
 import { hasSureCard } from '../handbook/cards';
+import { rememberedOfPages } from '../handbook/laidBeside';
 import { PRODUCTS, type ProductId, type ProductRow } from '../handbook/products';
 
 /**
@@ -12,8 +13,8 @@ export function similarProducts(product: ProductRow, most = 2): ProductId[] {
   return known.slice(0, most);
 }
 
-/** Worked out once a product: the handbook does not change while the program runs. */
-const NEAREST = new Map<ProductId, ProductId[]>();
+/** Worked out once a product, until other pages lie beside the handbook. */
+const NEAREST = rememberedOfPages<ProductId, ProductId[]>();
 
 function nearestFirst(product: ProductRow): ProductId[] {
   const crops = new Set(product.crops.flat());

@@ -10,6 +10,7 @@ import { type JarSize, JARS } from '../handbook/jars';
 /** Refusals that say "not tested here", which another tested source may answer. The others stand, whatever a source says. */
 const OPEN_TO_SOURCES: readonly RefusalCause[] = [
   'unknown-product',
+  'own-untested',
   'formula-unsure',
   'pack-untested',
   'jar-too-large',

@@ -22,7 +22,9 @@ export interface CropNeed {
 export function mainLine(card: Card): CardLine | undefined {
   if (!MAIN.has(card)) {
     const leads = productRow(card.product).crops.map(([first]) => first);
-    const lines = card.ingredients.filter((line) => isProduce(line) && line.crops.length > 0 && !line.optional);
+    const lines = card.ingredients.filter(
+      (line) => isProduce(line) && line.crops.length > 0 && !line.optional && line.then !== 'drained',
+    );
     MAIN.set(card, lines.find(({ crops }) => crops.some((crop) => leads.includes(crop))) ?? lines[0]);
   }
   return MAIN.get(card);

@@ -1,7 +1,8 @@
 import { cardsOf } from '../handbook/cards';
 import { CROP_IDS, type CropId, isCrop } from '../handbook/crops';
-import { type ProductId, PRODUCTS } from '../handbook/products';
+import { allProducts, type ProductId } from '../handbook/products';
 import { productCalled } from '../handbook/searchProducts';
+import { rememberedOfPages } from '../handbook/laidBeside';
 import { mainLine } from './cardCrops';
 import { recipeName } from './recipeName';
 
@@ -12,7 +13,8 @@ export interface CalledJars {
   readonly crop?: CropId;
 }
 
-let names: ReadonlyMap<string, CalledJars> | undefined;
+/** Under one key, empty again when other pages lie beside the handbook. */
+const NAMES = rememberedOfPages<'all', ReadonlyMap<string, CalledJars>>();
 
 /**
  * The jars that are called so: the other way of {@link recipeName}. Where two recipes have one name, the first as printed.
@@ -23,12 +25,13 @@ export function jarsCalled(
   name: string,
   told: { readonly recipe?: string; readonly crop?: string } = {},
 ): CalledJars | undefined {
-  names ??= new Map(allNames().reverse());
+  const names = NAMES.get('all') ?? new Map(allNames().reverse());
+  NAMES.set('all', names);
   const crop = told.crop !== undefined && isCrop(told.crop) ? told.crop : undefined;
-  const byCard = PRODUCTS.find(({ product }) => cardsOf(product).some(({ card }) => card === told.recipe));
+  const byCard = allProducts().find(({ product }) => cardsOf(product).some(({ card }) => card === told.recipe));
   if (byCard) return { product: byCard.product, recipe: told.recipe ?? '', ...(crop && { crop }) };
   const asked = name.trim().toLowerCase();
-  const plain = PRODUCTS.find((row) => row.name.toLowerCase() === asked);
+  const plain = allProducts().find((row) => row.name.toLowerCase() === asked);
   // "Apple purée" is what one recipe is called before it is another word for applesauce.
   const known = plain ? undefined : names.get(asked);
   if (known) return { ...known, ...(crop && { crop }) };
@@ -37,7 +40,7 @@ export function jarsCalled(
 }
 
 function allNames(): [string, CalledJars][] {
-  return PRODUCTS.flatMap(({ product, crops }) => {
+  return allProducts().flatMap(({ product, crops }) => {
     const cards = cardsOf(product).flatMap((card): CalledJars[] =>
       [undefined, ...(mainLine(card)?.crops ?? [])].map((crop) => ({
         product,

@@ -59,6 +59,7 @@ export function recipeName({
   const named = recipe ? NAMED[recipe] : undefined;
   if (named !== undefined) return named;
   const card = recipe ? findCard(recipe) : undefined;
+  if (card?.name !== undefined) return card.name;
   const made = crop ?? soleCrop(card);
   const byCrop = BY_CROP[product];
   if (!byCrop || made === undefined) return productRow(product).name;

@@ -1,4 +1,5 @@
 import { type Card } from '../handbook/cards/card';
+import { rememberedOfPages } from '../handbook/laidBeside';
 import { cardsOf } from '../handbook/cards';
 import { type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
@@ -18,7 +19,7 @@ export interface CropCard {
   readonly others: readonly CropNeed[];
 }
 
-const KNOWN = new Map<string, CropCard | undefined>();
+const KNOWN = rememberedOfPages<string, CropCard | undefined>();
 
 /**
  * The card of a product that is made of this crop first of all, and whose weight as picked is known. Of several the first as

@@ -1,6 +1,6 @@
 import { produceRow, type ProduceId } from '../handbook/produce';
 import { type JarSize, quartsPerJar } from '../handbook/jars';
-import { findProduct, type ProductRow, PRODUCTS } from '../handbook/products';
+import { allProducts, findProduct, type ProductRow } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
 import { type Range } from '../measure/range';
 import { potsFor, setsByTheBox } from '../recipe/pots';
@@ -70,7 +70,7 @@ export function estimateJars(
 
 /** The products that a yield is published for from this crop. */
 export function productsFrom(crop: ProduceId): ProductRow[] {
-  return PRODUCTS.filter(({ product }) => printedYield(product, crop) !== undefined);
+  return allProducts().filter(({ product }) => printedYield(product, crop) !== undefined);
 }
 
 /** One in ten fewer, likely, one in ten more. More pounds a quart are fewer jars. */

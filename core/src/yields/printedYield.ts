@@ -1,4 +1,5 @@
 import { type ProduceId } from '../handbook/produce';
+import { rememberedOfPages } from '../handbook/laidBeside';
 import { isMadeOf, type ProductId, productRow } from '../handbook/products';
 import { QUANTITIES, type QuantityRow } from '../handbook/quantity';
 import { P90_SIGMAS } from '../measure/range';
@@ -30,7 +31,7 @@ export function printedYield(product: ProductId, crop: ProduceId): PrintedYield 
   return KNOWN.get(key);
 }
 
-const KNOWN = new Map<string, PrintedYield | undefined>();
+const KNOWN = rememberedOfPages<string, PrintedYield | undefined>();
 
 function quantityYield(product: ProductId, crop: ProduceId): PrintedYield | undefined {
   const row = QUANTITIES.find((candidate) => candidate.product === product);

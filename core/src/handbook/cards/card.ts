@@ -72,6 +72,8 @@ export interface CardLine {
 
 export interface CardStep {
   readonly step: string;
+  /** Of an own recipe: the steps it waits for, where that is not simply the one before; none for what may begin at once. */
+  readonly after?: readonly string[];
   /** The crops it works on. */
   readonly of?: readonly string[];
   /** Least and most minutes that it takes by itself. */
@@ -107,6 +109,9 @@ export interface Card {
   readonly confidence: Confidence;
   /** What touches safety beyond its amounts, said where it is decided. */
   readonly caution?: string;
+  /** Of an own recipe: what it is called, and where it is from. */
+  readonly name?: string;
+  readonly from?: string;
 }
 
 type LineMore = Partial<Omit<CardLine, 'item' | 'amount' | 'role' | 'into'>>;

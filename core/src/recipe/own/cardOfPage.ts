@@ -1,0 +1,122 @@
+import { type Card, type CardLine, type CardStep } from '../../handbook/cards/card';
+import { cups } from '../../handbook/cards/cardAmount';
+import { ownCardId, ownProductId, ownStepId } from '../../handbook/ownIds';
+import { COMMON_PRACTICE } from '../../handbook/source';
+import { type StepRow } from '../../handbook/steps';
+import { type Filling, type OwnLine, type OwnStep, type RecipePage } from './recipePage';
+
+/** From here on a jar is filled; every card ends in one of these. */
+const INTO_JARS = ['raw-pack', 'pack-hot', 'fill'];
+
+export interface CardOfPage {
+  readonly card: Card;
+  /** Its steps in own words, by their entry. */
+  readonly steps: ReadonlyMap<string, StepRow>;
+}
+
+/**
+ * The card of a page: what the handbook's cards are, of the household's own. Steps in own words have rows of their own; a
+ * page that does not say so is filled, closed and cooled as any other.
+ *
+ * @param filling one of several that the covering liquid goes over: its own lines, its own name
+ * @param from where it is from, as a line on a screen
+ */
+export function cardOfPage(page: RecipePage, from: string, filling?: Filling): CardOfPage {
+  const { id, revision, name, yields, measured } = page;
+  const entries = entriesOf(page);
+  const steps = new Map<string, StepRow>();
+  const cardSteps = page.steps.map((step): CardStep => {
+    const entry = entries.get(step.id) ?? 'fill';
+    if (entry.startsWith('own:')) steps.set(entry, rowOf(entry, step));
+    return {
+      step: entry,
+      ...(step.wait && { minutes: step.wait }),
+      ...(step.optional && { optional: true as const }),
+      ...(step.after && { after: step.after.flatMap((before) => entries.get(before) ?? []) }),
+    };
+  });
+  const isFilled = cardSteps.some(({ step }) => INTO_JARS.includes(step));
+  const isClosed = cardSteps.some(({ step }) => step === 'fill' || step === 'close');
+  const ended = isFilled && isClosed ? cardSteps : [...cardSteps, { step: 'fill' }];
+  const lines = page.lines.filter((line) => line.filling === undefined || line.filling === filling?.id);
+  const last = ended.find(({ step }) => INTO_JARS.includes(step))?.step ?? 'fill';
+  const card: Card = {
+    card: ownCardId(id, revision, filling?.id),
+    product: ownProductId(id),
+    kind: filling?.name ?? '',
+    name: filling?.name ?? name,
+    from,
+    yields,
+    ...(measured && { measured: { amount: cups(measured.cups), as: measured.as } }),
+    ingredients: lines.map((line) => cardLine(line, entries.get(line.into) ?? last)),
+    steps: ended,
+    instead: [],
+    confidence: 'high',
+  };
+  return { card, steps };
+}
+
+/** Each step's entry: the handbook's where it is one and stands there once, else one of its own. */
+function entriesOf({ id, revision, steps }: RecipePage): ReadonlyMap<string, string> {
+  const seen = new Set<string>();
+  return new Map(
+    steps.map((step): [string, string] => {
+      const isOwn =
+        step.entry === undefined || seen.has(step.entry) || step.occupies.length > 0 || step.hands !== undefined;
+      const keepsName = step.entry !== undefined && INTO_JARS.includes(step.entry);
+      if (step.entry !== undefined && (!isOwn || (keepsName && !seen.has(step.entry)))) {
+        seen.add(step.entry);
+        return [step.id, step.entry];
+      }
+      return [step.id, ownStepId(id, revision, step.id)];
+    }),
+  );
+}
+
+/** Hands that a step in own words takes where nothing is told. Common practice. */
+const SOME_HANDS = [3, 8] as const;
+/** In their place a wait on the stove: the same words a handbook's step has. */
+const HOT = ['burner', 'oven', 'grill', 'slow cooker'];
+
+/** A step in own words as a row of the table of steps: its figures are the household's. */
+function rowOf(entry: string, { text, hands = SOME_HANDS, wait = [0, 0], occupies, remind }: OwnStep): StepRow {
+  const resources = occupies.map((name) => (name === 'pot' ? 'big pot' : name));
+  const holding = occupies.includes('refrigerator')
+    ? 'refrigerated'
+    : occupies.some((name) => HOT.includes(name))
+      ? 'hot'
+      : '';
+  return {
+    step: entry,
+    words: text.length > 60 ? `${text.slice(0, 59)}…` : text,
+    handsPerLb: [0, 0],
+    fixedMinutes: hands,
+    waitMinutes: wait,
+    resources: ['hands', ...resources],
+    holding,
+    note: remind ? `${remind.words} every ${remind.everyMinutes} min` : '',
+    ...COMMON_PRACTICE,
+  };
+}
+
+function cardLine(
+  { item, amount, about, role, crops, as, prep, optional, then, weak }: OwnLine,
+  into: string,
+): CardLine {
+  // A dose is for each jar there is, whatever its size: what the page says of one size is never carried to another.
+  const perJar = then === 'per-jar' ? { perJar: { any: amount } } : {};
+  return {
+    item,
+    amount,
+    ...(about && { about }),
+    // Weaker than 5 % it thins what it is poured into.
+    role: role === 'vinegar' && weak ? 'water' : role,
+    crops,
+    ...(as !== undefined && { as }),
+    ...(prep !== undefined && { prep }),
+    ...(optional && { optional }),
+    ...perJar,
+    into,
+    then,
+  };
+}

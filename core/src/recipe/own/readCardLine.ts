@@ -1,0 +1,213 @@
+import { type CardAmount, type MeasuredAmount, type PrintedUnit, UNIT_SIZES } from '../../handbook/cards/cardAmount';
+import { type Fate, type Role } from '../../handbook/cards/card';
+import { type CropId } from '../../handbook/crops';
+import { ML_PER_TBSP, ML_PER_TSP } from '../../measure/amount';
+import { readIngredientLine, type WrittenAmount, type WrittenLine } from '../ingredientLine';
+import { handbookRole } from './handbookRole';
+import { type OpenQuestion, type OwnLine } from './recipePage';
+
+/** What was understood of a line, before it is placed in a step. */
+export type ReadLine = Omit<OwnLine, 'id' | 'into' | 'filling'>;
+
+/** A line of a page as it stands in the book: "4 c cider vinegar (5 %)", "1/2 cup salt, for soaking", "dill heads, 1 each jar". */
+export function readCardLine(typed: string): ReadLine {
+  const text = typed.trim().replace(/\s+/g, ' ');
+  const plain = mended(text);
+  const written = readIngredientLine(plain);
+  const [item, prep] = nameOf(written, plain);
+  const crops = cropsOf(written, item);
+  const role = roleOf(written, item, crops);
+  const then = fateOf(plain, role);
+  const [amount, about] = amountsOf(written, plain);
+  const open = openQuestion({ plain, written, role, then, amount, item });
+  const as = CUT.exec(`${written.food} ${prep ?? ''}`)?.[0].toLowerCase();
+  return {
+    text,
+    item,
+    amount,
+    ...(about && { about }),
+    role,
+    crops,
+    ...(as !== undefined && { as }),
+    ...(prep !== undefined && { prep }),
+    ...(written.optional && { optional: true as const }),
+    then,
+    ...(role === 'vinegar' && isWeak(plain) && { weak: true as const }),
+    ...(open && { open }),
+  };
+}
+
+const CUT =
+  /\b(?:finely chopped|chopped|thinly sliced|sliced|diced|shredded|grated|crushed|mashed|peeled|pitted|cubed|halved|quartered|whole|juice)\b/i;
+
+/** Spellings that cookery has and the reader of batches does not: "2 c." and "1 # cukes" are known to it, these are not. */
+function mended(text: string): string {
+  return (
+    text
+      // Emoji and list marks say nothing of the amount.
+      .replace(/[\p{Extended_Pictographic}\u{FE0F}\u{200D}☐□▢✓]/gu, '')
+      .replace(/^[\s\-–—*•·]+/, '')
+      .replace(/\bcukes?\b/gi, 'cucumbers')
+      .replace(/\btoms?\b(?!a)/gi, 'tomatoes')
+      .replace(/\bvin\.(?=\s|$)/gi, 'vinegar')
+      .replace(/\bc\.(?=\s)/g, 'c')
+      .replace(/\bT\.(?=\s)/g, 'T')
+      .replace(/\bt\.(?=\s)/g, 't')
+      .replace(/^(\d+) dozen\b/i, (_, count: string) => String(12 * Number(count)))
+      .replace(/^a (?:good )?(?:handful|bunch) of /i, 'some ')
+      .replace(/^(?:the )?juice of (\S+) lemons?\b.*/i, '$1 lemons, juiced')
+      .replace(/(\d) ?(½|¼|¾|⅓|⅔|⅛)/g, '$1 $2')
+      .trim()
+  );
+}
+
+/** What a line is called, without what is done to it: "4 cups onions, sliced thin" is onions, sliced thin. */
+function nameOf({ food }: WrittenLine, plain: string): [item: string, prep: string | undefined] {
+  const [first = '', ...rest] = food.split(/,|;| - /);
+  const cut = first.replace(
+    /^(?:(?:very |finely |thinly |coarsely |freshly |fresh |firm |ripe |medium |large |small )*)/i,
+    '',
+  );
+  const done =
+    /^(chopped|sliced|diced|shredded|grated|crushed|mashed|peeled|pitted|cubed|halved|quartered)(?: and \w+)? /i;
+  const before = done.exec(cut)?.[1];
+  const item =
+    cut
+      .replace(done, '')
+      .replace(/ (?:for|to|tied|in|per|each) .*$/i, '')
+      .trim() ||
+    first.trim() ||
+    food;
+  const bracket = /\(([^)]*)\)/.exec(plain)?.[1];
+  const told = bracket !== undefined && !/\d/.test(bracket) ? [bracket] : [];
+  const prep = [before, ...rest.map((part) => part.trim()), ...told].filter(Boolean).join(', ');
+  return [item === '' ? plain : item, prep === '' ? undefined : prep];
+}
+
+const HERBS = /\b(mint|basil|thyme|rosemary|sage|parsley|cilantro|tarragon|lavender|lemon balm|chives|marjoram)\b/i;
+
+/** A crop's acid is the handbook's; what nobody knows counts as low in acid. */
+function roleOf({ role, food }: WrittenLine, item: string, crops: readonly CropId[]): Role {
+  if (isHome(food)) return 'other';
+  if (/^(honey|maple syrup|corn syrup|molasses|brown sugar|caster|jaggery)|\b(honey|syrup|molasses)$/i.test(item))
+    return 'sugar';
+  const crop = crops[0];
+  if ((role === 'acid-food' || role === 'low-acid' || role === 'unknown') && crop !== undefined)
+    return handbookRole(crop);
+  return role === 'unknown' ? 'low-acid' : role;
+}
+
+/** Wine, spirits, coffee: liquid that is no acid anybody tested. */
+function isHome(food: string): boolean {
+  return /\b(wine|brandy|rum|vodka|whisk(e)?y|beer|kirsch|liqueur|coffee|tea)\b(?!.*vinegar)/i.test(food);
+}
+
+function cropsOf({ crops, role, food }: WrittenLine, item: string): readonly CropId[] {
+  const isProduce = role === 'acid-food' || role === 'low-acid' || role === 'unknown';
+  if (!isProduce && !/\bdill\b(?! seed| weed)|^ginger/i.test(item)) return [];
+  if (/\b(juice|sauce|powder|dried)\b|tomato paste/i.test(food) && !/fresh/i.test(food) && role !== 'low-acid') {
+    return /juice/i.test(food) && crops.length > 0 && !/orange|pineapple/.test(food) ? crops.slice(0, 1) : [];
+  }
+  // One crop, the closest: "cherries" are sour ones only where that is said.
+  if (crops.length < 2) return crops;
+  const named = crops.filter((crop) => food.includes(crop.split('-')[0] ?? crop));
+  return (named.length > 0 ? named : crops).slice(0, crops.includes('pepper-hot') ? 1 : 3);
+}
+
+function fateOf(text: string, role: Role): Fate {
+  if (role === 'ice') return 'drained';
+  if (/\b(?:for|to) (?:the )?soak|\bsoaking|salt (?:brine|water) (?:for|to) soak|to drain off|for salting/i.test(text))
+    return 'drained';
+  if (
+    /each jar|per jar|a jar\b|per (?:pint|quart|half-pint)|each (?:pint|quart|half-pint)|in(?:to)? (?:the |each )?jars?\b|for (?:the )?jars\b/i.test(
+      text,
+    )
+  ) {
+    return 'per-jar';
+  }
+  if (
+    /\bin a (?:spice |muslin |cheesecloth )?bag\b|cheesecloth|take out|remove(?:d)?\b|fish(?:ed)? out|bouquet|tied\b|spice bag|sachet/i.test(
+      text,
+    )
+  ) {
+    return 'taken-out';
+  }
+  return 'jar';
+}
+
+interface Read {
+  readonly plain: string;
+  readonly written: WrittenLine;
+  readonly role: Role;
+  readonly then: Fate;
+  readonly amount: CardAmount;
+  readonly item: string;
+}
+
+const NO_FIGURE_NEEDED: readonly Role[] = ['salt', 'spice', 'ice', 'water', 'other', 'firming'];
+
+/** The one thing a cook is asked of a line; undefined where it says all there is to know. */
+function openQuestion({ plain, written, role, then, amount, item }: Read): OpenQuestion | undefined {
+  if (written.role === 'unknown' && written.crops.length === 0 && !isHome(written.food) && role === 'low-acid')
+    return 'food';
+  if (!/[a-z]/i.test(item)) return 'food';
+  if (role === 'vinegar' && !isStrong(plain) && !isWeak(plain)) return 'strength';
+  if (amount.of !== 'words') return undefined;
+  if (/\b(?:to taste|to cover|as needed|as wished)\b/i.test(plain)) return undefined;
+  if (then === 'jar' && (role === 'spice' || HERBS.test(plain))) return 'where';
+  return NO_FIGURE_NEEDED.includes(role) || then === 'per-jar' ? undefined : 'amount';
+}
+
+function isStrong(text: string): boolean {
+  return (percentOf(text) ?? 0) >= 5;
+}
+
+function percentOf(text: string): number | undefined {
+  const said = /(\d+(?:[.,]\d+)?) ?(?:%|percent|per cent)/i.exec(text)?.[1];
+  return said === undefined ? undefined : Number(said.replace(',', '.'));
+}
+
+function isWeak(text: string): boolean {
+  // No page tests with one's own, whatever strength is written; rice vinegar is often 4 %. Handbook rule 3.
+  if (/home-?made|\bown vinegar/i.test(text)) return true;
+  const said = percentOf(text);
+  return said === undefined ? /rice vinegar/i.test(text) : said < 5;
+}
+
+function amountsOf({ amount, also }: WrittenLine, text: string): [CardAmount, MeasuredAmount | undefined] {
+  if (!amount) {
+    const words =
+      /^(?:some|a pinch|pinch|a few|several)\b/i.exec(text)?.[0] ?? /to taste|to cover|as needed/i.exec(text)?.[0];
+    return [{ of: 'words', words: (words ?? 'some').toLowerCase() }, undefined];
+  }
+  return [printed(amount, text), also && printed(also, /\(([^)]*)\)/.exec(text)?.[1] ?? '')];
+}
+
+const UNIT_WORDS: readonly (readonly [RegExp, PrintedUnit])[] = [
+  [/\b(?:cups?|c)\b/i, 'cup'],
+  [/\b(?:tablespoons?|tbsps?|tbs?|tblsp)\b/i, 'tbsp'],
+  [/\bT\b/, 'tbsp'],
+  [/\b(?:teaspoons?|tsps?)\b/i, 'tsp'],
+  [/\bt\b/, 'tsp'],
+  [/\b(?:pints?|pts?)\b/i, 'pint'],
+  [/\b(?:quarts?|qts?)\b/i, 'quart'],
+  [/\b(?:gallons?|gals?)\b/i, 'gallon'],
+  [/\b(?:ounces?|ozs?)\b/i, 'oz'],
+  [/\b(?:pounds?|lbs?)\b|#/i, 'lb'],
+];
+
+/** The amount with the measure it was written in; litres and grams go by the nearest of a kitchen's. */
+function printed({ of, low, high, word }: WrittenAmount, text: string): MeasuredAmount {
+  if (of === 'pieces') {
+    const unit = word === 'box' || word === 'pouch' ? word : 'piece';
+    return { of, low, high, unit, ...(word !== undefined && unit === 'piece' && { word }) };
+  }
+  const first = text.replace(/\(.*?\)/g, ' ');
+  const unit = UNIT_WORDS.find(([words, name]) => UNIT_SIZES[name].of === of && words.test(first))?.[1];
+  return { of, low, high, unit: unit ?? (of === 'kg' ? (high < 0.2 ? 'oz' : 'lb') : bySize(high)) };
+}
+
+function bySize(ml: number): PrintedUnit {
+  if (ml < ML_PER_TBSP - 1e-6) return ml < ML_PER_TSP / 8 ? 'tsp' : 'tsp';
+  return ml < 4 * ML_PER_TBSP - 1e-6 ? 'tbsp' : 'cup';
+}

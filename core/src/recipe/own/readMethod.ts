@@ -1,0 +1,103 @@
+import { type OwnStep } from './recipePage';
+import { PROCESSING, readStep, type ReadStep } from './readStep';
+
+/** More steps than any page has. */
+const MOST_STEPS = 40;
+
+export interface ReadMethod {
+  readonly steps: readonly OwnStep[];
+  /** What it says of a canner, as it stands there. */
+  readonly processing: readonly string[];
+  /** What is no step: kept as text. */
+  readonly unread: readonly string[];
+}
+
+const KEEPING =
+  /\b(?:store|keep|keeps|ready (?:in|after)|refrigerate|let cool|cool (?:to|for|20)|label|enjoy|serve|makes about|yields?)\b/i;
+
+/** Preparing that one sentence may name twice: "wash and slice". */
+const WASHED = /^(?:then )?(?:wash|rinse|scrub)\b.*\b(?:and|,)\s/i;
+
+/**
+ * Reads the sentences of a method into steps, in their order: "meanwhile" goes on beside the step before, and what follows
+ * waits for both.
+ */
+export function readMethod(paragraphs: readonly string[]): ReadMethod {
+  const read: ReadStep[] = [];
+  const processing: string[] = [];
+  const unread: string[] = [];
+  for (const sentence of paragraphs.flatMap(sentencesOf)) {
+    if (PROCESSING.test(sentence)) processing.push(sentence);
+    else if (read.length >= MOST_STEPS || (KEEPING.test(sentence) && isAfterFilling(read))) unread.push(sentence);
+    else read.push(...stepsOf(sentence));
+  }
+  return { steps: linked(withoutDoubles(read)), processing, unread };
+}
+
+/** "Boil. Then skim; ladle into jars": one sentence each, without its number. */
+function sentencesOf(paragraph: string): string[] {
+  return paragraph
+    .replace(/^\s*(?:step )?\d{1,2}\s*[.):-]\s*/i, '')
+    .replace(/^[\s\-–—*•]+/, '')
+    .split(/(?<=[a-z)°][.!;])\s+(?=[A-Z0-9])|;\s+(?:then\s+)?/)
+    .map((part) => part.trim().replace(/[.;!]+$/, ''))
+    .filter((part) => /[a-z]/i.test(part));
+}
+
+function isAfterFilling(read: readonly ReadStep[]): boolean {
+  return read.some(({ entry }) => entry === 'fill' || entry === 'raw-pack' || entry === 'pack-hot');
+}
+
+function stepsOf(sentence: string): ReadStep[] {
+  const step = readStep(sentence);
+  const washed = WASHED.test(sentence) && step.entry !== 'wash' && step.entry !== 'wash-blossom-end';
+  return washed ? [{ text: 'Wash and pick over', entry: 'wash', occupies: [] }, step] : [step];
+}
+
+/** Covering, bubbles, rims, lids are one step of the handbook, however many sentences tell of it. */
+function withoutDoubles(read: readonly ReadStep[]): ReadStep[] {
+  const last = read.findLastIndex(({ entry }) => entry === 'fill');
+  const kept = read.filter(({ entry }, i) => entry !== 'fill' || i === last);
+  // Food that was cooked is filled, not packed raw.
+  const packed = kept.findIndex(({ entry }) => entry === 'raw-pack');
+  const cooked = kept.slice(0, Math.max(0, packed)).some(({ entry = '' }) => COOKS.test(entry));
+  if (packed < 0) return kept;
+  if (cooked)
+    return kept
+      .filter(({ entry }) => entry !== 'raw-pack' || last < 0)
+      .map((step) => (step.entry === 'raw-pack' ? { ...step, entry: 'fill' } : step));
+  return brineFirst(kept);
+}
+
+const COOKS = /^(?:simmer|boil-(?!brine)|combine-boil|cook|crush-heat|reheat|add-|heat-\d)/;
+
+/** The covering liquid is hot before the jars are packed, wherever the page tells of it. */
+function brineFirst(steps: readonly ReadStep[]): ReadStep[] {
+  const [packed, brine] = [
+    steps.findIndex(({ entry }) => entry === 'raw-pack'),
+    steps.findIndex(({ entry }) => entry === 'boil-brine'),
+  ];
+  const own = steps[brine];
+  if (!own || brine < packed) return [...steps];
+  const others = steps.filter((step) => step !== own);
+  return [...others.slice(0, packed), own, ...others.slice(packed)];
+}
+
+/** Each step with an id, and with what it waits for where that is not simply the one before. */
+function linked(read: readonly ReadStep[]): OwnStep[] {
+  const steps: OwnStep[] = [];
+  let joins: string[] | undefined;
+  for (const [i, { beside, ...step }] of read.entries()) {
+    const id = `s${i + 1}`;
+    const before = steps.at(-1);
+    if (beside && before) {
+      const waitsFor = before.after ?? (steps.length > 1 ? [steps.at(-2)?.id ?? ''] : []);
+      steps.push({ ...step, id, after: waitsFor });
+      joins = [...(joins ?? [before.id]), id];
+    } else {
+      steps.push({ ...step, id, ...(joins && { after: joins }) });
+      joins = undefined;
+    }
+  }
+  return steps;
+}
