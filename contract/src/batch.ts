@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { CARDS } from '@hoddle/core/handbook/cards';
-import { METHODS } from '@hoddle/core/process/method';
+import { COLD, METHODS } from '@hoddle/core/process/method';
 import { AltitudeFt } from './altitude';
 import { Crop, Jar, PackSchema, Product } from './crop';
 import { Id, Time } from './id';
@@ -14,6 +14,23 @@ const Jars = v.pipe(
   v.maxValue(40, 'must be at most 40'),
 );
 
+/** A page of a recipe of the household's own: its UUID, its revision, and of several fillings which. */
+const OwnCardId = v.pipe(
+  v.string(),
+  v.regex(/^own:[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}@\d{1,6}(?:\/[a-z0-9-]{1,40})?$/i, 'is no card'),
+);
+
+export const RecipeId = v.union(
+  [
+    v.picklist(
+      CARDS.map(({ card }) => card),
+      'is no card of the handbook',
+    ),
+    OwnCardId,
+  ],
+  'is no card of the handbook, nor one of the household',
+);
+
 /** One canner load of a batch. */
 export const PlannedLoadSchema = v.object({
   id: Id,
@@ -23,12 +40,9 @@ export const PlannedLoadSchema = v.object({
   cannerId: v.optional(Id),
   /** It goes in with this load of another batch. */
   withLoadId: v.optional(Id),
+  /** Its own card, where one covering liquid goes over several fillings. */
+  recipe: v.optional(RecipeId),
 });
-
-export const RecipeId = v.picklist(
-  CARDS.map(({ card }) => card),
-  'is no card of the handbook',
-);
 
 /** What a batch takes of one basket. */
 export const PickUseSchema = v.object({ pickId: Id, crop: v.optional(Crop), massKg: Kg, softKg: Kg });
@@ -43,12 +57,14 @@ export const BatchSchema = v.object({
   without: v.optional(v.pipe(v.array(v.pipe(v.string(), v.maxLength(60))), v.maxLength(20))),
   jar: Jar,
   pack: PackSchema,
-  method: v.picklist(METHODS, 'is no way of processing that was tested'),
+  method: v.picklist([...METHODS, ...COLD], 'is no way of processing that was tested, nor of keeping cold'),
   altitudeFt: AltitudeFt,
-  processMinutes: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(600)),
+  /** 0 for what is kept cold. */
+  processMinutes: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(600)),
   /** Pressure canning only. */
   pressurePsi: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20))),
-  cannerId: Id,
+  /** Empty for what is kept cold. */
+  cannerId: v.union([Id, v.literal('')]),
   startAt: Time,
   /** What goes into the pot, where the cook wrote it down: held against the formula. */
   ingredients: v.optional(Ingredients),

@@ -10,6 +10,7 @@ import { HardwareCountSchema, HardwareMoveSchema } from './hardware';
 import { MovementSchema, ShelfLotSchema } from './jarLot';
 import { KitchenEventSchema } from './kitchenEvent';
 import { LotChangeSchema } from './lotChange';
+import { OwnRecipeSchema } from './ownRecipe';
 import { OwnMeasureSchema } from './ownMeasure';
 import { PickSchema } from './pick';
 import { NO_SEASON, SeasonSchema } from './season';
@@ -45,5 +46,7 @@ export const HouseholdState = v.object({
   season: v.optional(SeasonSchema, NO_SEASON),
   checkedRows: v.array(CheckedRow),
   sources: v.array(HouseholdSourceSchema),
+  /** Recipes of its own: the newest page of each, and older ones that something was made by. */
+  recipes: v.optional(v.array(OwnRecipeSchema), []),
 });
 export type HouseholdState = v.InferOutput<typeof HouseholdState>;

@@ -39,6 +39,8 @@ export const JarLotSchema = v.object({
   seal: v.picklist(SEALS, `must be one of ${SEALS.join(', ')}`),
   madeAt: Time,
   keepsUntil: Time,
+  /** When these very jars are ready, where that is told of them. */
+  readyAt: v.optional(Time),
 });
 
 /** As `GET /api/state` tells it: with what older movements have left in it. */

@@ -28,6 +28,7 @@ import { kitchenEventsRoute } from './routes/kitchenEvents';
 import { lotChangesRoute } from './routes/lotChanges';
 import { movementsRoute } from './routes/movements';
 import { openApiRoute } from './routes/openApi';
+import { ownRecipesRoute } from './routes/ownRecipes';
 import { ownMeasuresRoute } from './routes/ownMeasures';
 import { picksRoute } from './routes/picks';
 import { processRoute } from './routes/process';
@@ -85,11 +86,15 @@ function api({ db, clock, schedule, planSeasons, changes }: Omit<ServerParts, 'l
   const router = express.Router();
   router.get('/changes', (_req, res) => changes.listen(res));
   router.use(tellsChanges(changes));
+  router.use((_req, _res, next) => {
+    db.recipes.lay();
+    next();
+  });
   router.get('/health', (_req, res) => {
     res.json({ ok: true });
   });
   router.use(openApiRoute, productsRoute, convertRoute, estimateRoute(db, clock), fitRoute, scheduleRoute(schedule));
-  router.use(processRoute(db), recipesRoute(db), checkedRowsRoute(db), sourcesRoute(db));
+  router.use(processRoute(db), ownRecipesRoute(db), recipesRoute(db), checkedRowsRoute(db), sourcesRoute(db));
   router.use(
     householdRoute(db, clock),
     gardenRoute(db),

@@ -15,11 +15,56 @@ const ids = {
   record: '0198f3a0-0000-7000-8000-00000000000c',
   jarsIn: '0198f3a0-0000-7000-8000-00000000000d',
   hardware: '0198f3a0-0000-7000-8000-00000000000e',
+  recipe: '0198f3a0-0000-7000-8000-00000000000f',
 } as const;
 
 const MORNING = Date.UTC(2026, 7, 29, 11, 40);
 
 export const EXAMPLES = {
+  readRecipe: {
+    text: 'Carrot sticks\n1 lb carrots\n1 cup white vinegar (5 %)\n1 cup water\nBoil the brine.\nPack into jars.',
+  },
+  ownRecipe: {
+    id: ids.recipe,
+    revision: 1,
+    name: 'Carrot sticks in brine',
+    draft: false,
+    lines: [
+      {
+        ...{
+          id: 'l1',
+          text: '1 lb carrots',
+          item: 'carrots',
+          role: 'low-acid',
+          crops: ['carrot'],
+          into: 's2',
+          then: 'jar',
+        },
+        amount: { of: 'kg', low: 0.4536, high: 0.4536, unit: 'lb' },
+      },
+      {
+        ...{
+          id: 'l2',
+          text: '1 cup white vinegar (5 %)',
+          item: 'white vinegar',
+          role: 'vinegar',
+          crops: [],
+          into: 's1',
+        },
+        ...{ amount: { of: 'ml', low: 236.6, high: 236.6, unit: 'cup' }, then: 'jar' },
+      },
+    ],
+    steps: [
+      { id: 's1', text: 'Boil the brine', entry: 'boil-brine', occupies: [] },
+      { id: 's2', text: 'Pack into jars', entry: 'raw-pack', occupies: [] },
+    ],
+    unread: [],
+    yields: { low: 2, high: 2, jar: 'pint' },
+    pack: 'raw',
+    headspaceIn: 0.5,
+    readyDays: [1, 3],
+    fillings: [],
+  },
   recipeFor: { recipe: 'tomato-chile-salsa', jars: [{ jar: 'pint', count: 9 }] },
   question: { product: 'tomatoes-crushed', pack: 'hot', jar: 'quart', method: 'boiling-water', altitudeFt: 3_420 },
   batchQuestion: {

@@ -27,6 +27,7 @@ import { ShelfGoalSchema } from '../shelfGoal';
 import { DayEventSchema } from '../dayEvent';
 import { KitchenEventSchema } from '../kitchenEvent';
 import { LotChangeSchema } from '../lotChange';
+import { OwnRecipeSchema, ReadRecipeReply, ReadRecipeRequest } from '../ownRecipe';
 import { OwnMeasureSchema } from '../ownMeasure';
 import { PickSchema } from '../pick';
 import { BatchProcessReply, BatchProcessRequest, ProcessParameters, ProcessReply } from '../process';
@@ -232,6 +233,26 @@ export const OPERATIONS: readonly Operation[] = [
     replyExample: EXAMPLES.check,
     errors: [400, 404],
   },
+  {
+    method: 'post',
+    path: '/recipes/read',
+    summary: 'Reads a recipe from text or schema.org JSON-LD into a draft; what is not understood stays in `unread`.',
+    body: ReadRecipeRequest,
+    bodyExample: EXAMPLES.readRecipe,
+    replies: { 200: ReadRecipeReply },
+    errors: [400],
+  },
+  {
+    method: 'put',
+    path: '/recipes/{id}',
+    summary: "A page of a recipe of the household's own; put again it is the same, changed it is the next revision.",
+    body: OwnRecipeSchema,
+    bodyExample: EXAMPLES.ownRecipe,
+    replies: { 200: OwnRecipeSchema, 201: OwnRecipeSchema },
+    replyExample: EXAMPLES.ownRecipe,
+    errors: [400, 409, 422],
+  },
+  struckOut('/recipes/{id}', "Strikes out a recipe of the household's own that nothing was made of.", [409]),
   keptOnce('/sources', "A tested time from the household's own source.", HouseholdSourceSchema, EXAMPLES.source, [422]),
   struckOut('/sources/{id}', "Strikes out a source of the household's own."),
   {

@@ -1,5 +1,5 @@
 import { type CropId } from './crops';
-import { type OwnProductId } from './ownIds';
+import { isOwnProduct, type OwnProductId } from './ownIds';
 import { Laid } from './laidBeside';
 
 /** What the food is, for its acid, its canner and how long it keeps once opened. */
@@ -199,9 +199,28 @@ export function allProducts(): readonly ProductRow[] {
 
 /** The row of a product known to exist. @throws RangeError for an id the handbook does not have. */
 export function productRow(product: string): ProductRow {
-  const row = findProduct(product);
+  const row = findProduct(product) ?? (isOwnProduct(product) ? goneRecipe(product) : undefined);
   if (!row) throw new RangeError(`no product ${JSON.stringify(product)} in the handbook`);
   return row;
+}
+
+/** A recipe that is not written down any more, of which jars are left: it keeps as what keeps least. */
+function goneRecipe(product: OwnProductId): ProductRow {
+  return {
+    product,
+    name: 'A recipe that is gone',
+    otherNames: [],
+    crops: [],
+    form: '',
+    productClass: 'low-acid',
+    process: 'own',
+    hasQuantity: false,
+    hasFormula: true,
+    sequence: [],
+    mayDouble: false,
+    lowTemperatureBath: false,
+    readyAfterDays: 0,
+  };
 }
 
 /** Whether a product is made of one crop and nothing else that must be grown. */

@@ -17,7 +17,7 @@ const pressure = {
 } as const;
 
 let made = 0;
-type Plain = Exclude<KitchenEventType, 'taken-back' | 'machine-started' | 'jars-left'>;
+type Plain = Exclude<KitchenEventType, 'taken-back' | 'machine-started' | 'jars-left' | 'kept-cold'>;
 
 function event(type: Plain, atMin: number, jars = 7): KitchenEvent {
   const common = { id: `e${String(made++).padStart(6, '0')}`, loadId: 'l', at: atMin * MIN };

@@ -9,7 +9,7 @@ import { foodClass, type FoodJudgement } from '../recipe/own/foodClass';
 import { mainLineOf } from '../recipe/own/mainLineOf';
 import { fromWords } from '../recipe/own/pagesOf';
 import { altitudeBand } from './altitudeBand';
-import { checkHouseholdSource } from './checkHouseholdSource';
+import { sourceFault } from './sourceFault';
 import { hasSureCard } from '../handbook/cards';
 import { neverOnShelf } from './neverOnShelf';
 import { type OwnRecipe, sourceOfRecipe } from './ownRecipe';
@@ -63,8 +63,8 @@ function shelfFaults(recipe: OwnRecipe, foods: OwnJudgement['foods']): ShelfFaul
       kind === 'oil' || (hasLowAcid && !isAcidified && kind !== 'ferment'),
   );
   const named = sourceOfRecipe(recipe, isLow);
-  const check = named && checkHouseholdSource(named);
-  if (check?.kind === 'refused') faults.push({ field: check.field as ShelfFault['field'], reason: check.reason });
+  const check = named && sourceFault(named);
+  if (check) faults.push({ field: check.field as ShelfFault['field'], reason: check.reason });
   if (recipe.lines.some(({ open }) => open === 'food' || open === 'strength' || open === 'amount')) {
     faults.push({
       field: 'lines',

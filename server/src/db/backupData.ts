@@ -28,7 +28,11 @@ export function sumOf(data: BackupData): string {
 
 /** By what each row is known by: its id, or the words that stand for one. */
 function inOrder<Row extends object>(rows: readonly Row[]): Row[] {
-  const keyOf = (row: Row) => ('id' in row ? String(row.id) : (canonicalize(row) ?? ''));
+  const keyOf = (row: Row) => {
+    if (!('id' in row)) return canonicalize(row) ?? '';
+    // Of a recipe there is a row for each page.
+    return 'revision' in row ? `${String(row.id)} ${String(row.revision).padStart(6, '0')}` : String(row.id);
+  };
   return rows
     .map((row) => ({ row, key: keyOf(row) }))
     .sort((a, b) => (a.key < b.key ? -1 : Number(a.key > b.key)))

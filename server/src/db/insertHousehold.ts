@@ -2,6 +2,7 @@ import { type Transaction } from 'sequelize';
 import { type BackupData } from '@hoddle/contract/backup';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
+import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { insertParts } from './insertParts';
 import { lotRow, movementRow } from './pantryBook';
 import { type Table, type Tables } from './tables';
@@ -24,6 +25,7 @@ const FILLED = [
   'movements',
   'checkedRows',
   'sources',
+  'ownRecipes',
   'goals',
   'hardwareMoves',
   'shoppingTicks',
@@ -76,6 +78,11 @@ export async function insertHousehold(tables: Tables, data: BackupData, transact
   await insertRows(tables.movements, (data.movements as Movement[]).map(movementRow), transaction);
   await tables.checkedRows.bulkCreate(data.checkedRows, { transaction });
   await tables.sources.bulkCreate(data.sources as never[], { transaction });
+  const recipes = (data.recipes as OwnRecipe[]).map((page) => ({
+    ...{ id: page.id, revision: page.revision, name: page.name, draft: page.draft },
+    page,
+  }));
+  await insertRows(tables.ownRecipes, recipes, transaction);
   await tables.goals.bulkCreate(data.goals, { transaction });
   await tables.shoppingTicks.bulkCreate(
     season.ticked.map((key) => ({ key })),

@@ -8,10 +8,11 @@ export async function insertParts(tables: Tables, batches: readonly Batch[], tra
     batch.uses.map(({ crop = null, ...use }) => ({ ...use, crop, batchId: batch.id })),
   );
   const loads = batches.flatMap((batch) =>
-    batch.loads.map(({ cannerId = null, withLoadId = null, ...load }) => ({
+    batch.loads.map(({ cannerId = null, withLoadId = null, recipe = null, ...load }) => ({
       ...load,
       cannerId,
       withLoadId,
+      recipe,
       batchId: batch.id,
     })),
   );

@@ -6,6 +6,7 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import { checkFile, UnusableFile } from './checkFile';
 import { MIGRATIONS } from './migrations';
 import { PantryBook } from './pantryBook';
+import { RecipeBook } from './recipeBook';
 import { defineTables, type Tables } from './tables';
 
 /** Marks a file as Hoddle's: the letters "HODL". https://www.sqlite.org/pragma.html#pragma_application_id */
@@ -17,6 +18,8 @@ export interface Database {
   readonly tables: Tables;
   /** The jars, added up. */
   readonly pantry: PantryBook;
+  /** Recipes of its own. */
+  readonly recipes: RecipeBook;
   /** Copies the file as it is now, to a file that is not there yet. */
   copyTo(other: string): Promise<void>;
   /** Runs a write in one transaction. Writes queue: SQLite takes one at a time, and a queue beats a busy error. */
@@ -48,12 +51,16 @@ export async function openDatabase(file: string): Promise<Database> {
   }
   const tables = defineTables(sequelize);
   const pantry = new PantryBook(tables);
+  const recipes = new RecipeBook(tables);
+  await recipes.load();
+  recipes.lay();
   await pantry.load();
   const queue = new Mutex();
   return {
     file,
     tables,
     pantry,
+    recipes,
     copyTo: async (other) => {
       // https://www.sqlite.org/lang_vacuum.html#vacuuminto
       await sequelize.query('VACUUM INTO ?', { replacements: [other] });

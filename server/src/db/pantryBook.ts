@@ -124,19 +124,20 @@ export class PantryBook {
   }
 }
 
-export function lotOf({ loadId, fromLotId, recipe, crop, ...lot }: LotRow): JarLot {
+export function lotOf({ loadId, fromLotId, recipe, crop, readyAt, ...lot }: LotRow): JarLot {
   return {
     ...lot,
     ...(loadId !== null && { loadId }),
     ...(fromLotId !== null && { fromLotId }),
     ...(recipe !== null && { recipe }),
     ...(crop !== null && { crop }),
+    ...(readyAt !== null && { readyAt }),
   };
 }
 
 export function lotRow({ jarsBefore: _, ...lot }: JarLot): LotRow {
-  const { loadId = null, fromLotId = null, recipe = null, crop = null } = lot;
-  return { ...lot, loadId, fromLotId, recipe, crop };
+  const { loadId = null, fromLotId = null, recipe = null, crop = null, readyAt = null } = lot;
+  return { ...lot, loadId, fromLotId, recipe, crop, readyAt };
 }
 
 export function movementOf({ intoLotId, toPlace, undoes, note, ...movement }: MovementRow): Movement {

@@ -55,7 +55,8 @@ export async function readState(db: Database, clock: Clock): Promise<HouseholdSt
     season: await readSeason(db),
     checkedRows: await all(tables.checkedRows, [['rowId', 'ASC']]),
     sources: await readSources(db),
-  } as HouseholdState;
+    recipes: db.recipes.all,
+  } as unknown as HouseholdState;
 }
 
 /** The one row of the household; the first migration makes it. */
@@ -114,6 +115,7 @@ export async function readPages(db: Database): Promise<HouseholdPages> {
   return {
     checkedRows: new Map(rows.map(({ rowId, checkedOn }) => [rowId, checkedOn])),
     sources: await readSources(db),
+    recipes: db.recipes.all,
   };
 }
 
@@ -160,8 +162,13 @@ export async function readBatches({ tables }: Pick<Database, 'tables'>, transact
   }));
 }
 
-function loadOf({ id, number, jars, cannerId, withLoadId }: LoadRow) {
-  return { id, number, jars, ...(cannerId !== null && { cannerId }), ...(withLoadId !== null && { withLoadId }) };
+function loadOf({ id, number, jars, cannerId, withLoadId, recipe }: LoadRow) {
+  return {
+    ...{ id, number, jars },
+    ...(cannerId !== null && { cannerId }),
+    ...(withLoadId !== null && { withLoadId }),
+    ...(recipe !== null && { recipe }),
+  };
 }
 
 export function eventOf({ id, loadId, type, at, detail }: EventRow): KitchenEvent {

@@ -17,6 +17,7 @@ import { type PantryPlace } from '@hoddle/core/pantry/place';
 import { type ShelfGoal } from '@hoddle/core/pantry/shelfGoal';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
+import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { type HardwareMove } from '@hoddle/core/supplies/hardware';
 
 /** A table whose rows are plain values: what goes in is what comes out. */
@@ -66,6 +67,7 @@ export interface LoadRow {
   jars: number;
   cannerId: string | null;
   withLoadId: string | null;
+  recipe: string | null;
 }
 export interface EventRow {
   id: string;
@@ -82,7 +84,8 @@ export interface DayEventRow {
   at: number;
   detail: object;
 }
-export type LotRow = Omit<JarLot, 'loadId' | 'fromLotId' | 'jarsBefore' | 'recipe' | 'crop'> & {
+export type LotRow = Omit<JarLot, 'loadId' | 'fromLotId' | 'jarsBefore' | 'recipe' | 'crop' | 'readyAt'> & {
+  readyAt: number | null;
   recipe: string | null;
   crop: CropId | null;
   loadId: string | null;
@@ -95,6 +98,14 @@ export type MovementRow = Omit<Movement, 'intoLotId' | 'toPlace' | 'undoes' | 'n
   note: string | null;
 };
 export type HardwareRow = Omit<HardwareMove, 'size'> & { size: HardwareMove['size'] | null };
+
+export interface OwnRecipeRow {
+  id: string;
+  revision: number;
+  name: string;
+  draft: boolean;
+  page: OwnRecipe;
+}
 
 export interface Tables {
   households: Table<HouseholdRow>;
@@ -117,6 +128,7 @@ export interface Tables {
   shoppingTicks: Table<{ key: string }>;
   checkedRows: Table<CheckedRowRow>;
   sources: Table<HouseholdSource>;
+  ownRecipes: Table<OwnRecipeRow>;
 }
 
 const { STRING, INTEGER, BIGINT, BOOLEAN, DOUBLE, JSON } = DataTypes;
@@ -248,6 +260,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       jars: INTEGER,
       cannerId: STRING,
       withLoadId: STRING,
+      recipe: STRING,
     }),
     events: table('kitchen_events', { id, loadId: STRING, type: STRING, at: BIGINT, detail: JSON }),
     dayEvents: table('day_events', { id, day: STRING, type: STRING, at: BIGINT, detail: JSON }),
@@ -263,6 +276,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       seal: STRING,
       madeAt: BIGINT,
       keepsUntil: BIGINT,
+      readyAt: BIGINT,
     }),
     movements: table('movements', {
       id,
@@ -305,6 +319,13 @@ export function defineTables(sequelize: Sequelize): Tables {
       method: STRING,
       headspaceIn: DOUBLE,
       bands: JSON,
+    }),
+    ownRecipes: table('own_recipes', {
+      id,
+      revision: { type: INTEGER, primaryKey: true },
+      name: STRING,
+      draft: BOOLEAN,
+      page: JSON,
     }),
   };
 }

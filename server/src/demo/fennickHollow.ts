@@ -68,6 +68,7 @@ export function fennickHollow(now: Date): DemoHousehold {
     season: { days: DAYS, plan: null, pins: [], ticked: [] },
     checkedRows: checkedInSpring(demoNow),
     sources: [valleyLeaflet()] as DemoHousehold['sources'],
+    recipes: [],
   };
 }
 

@@ -29,7 +29,11 @@ export function backupRoute(db: Database, clock: Clock): Router {
         .write(async (transaction) => {
           await emptyHousehold(db.tables, transaction);
           await insertHousehold(db.tables, backup.data, transaction);
-          transaction.afterCommit(() => db.pantry.load());
+          transaction.afterCommit(async () => {
+            await db.recipes.load();
+            db.recipes.lay();
+            await db.pantry.load();
+          });
         })
         .catch((error: unknown) => {
           // Parts of it refer to what is not in it: a file put together by hand.

@@ -7,6 +7,7 @@ import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { readBatchRecords } from '../db/readState';
 import { Problem } from '../problem';
+import { holdKnown } from './holdKnown';
 
 /** What became of batches. What cannot be is not learned from: it is asked about, or kept as a thing apart. */
 export function batchRecordsRoute(db: Database): Router {
@@ -14,6 +15,7 @@ export function batchRecordsRoute(db: Database): Router {
   return Router()
     .post('/batch-records', async (req, res) => {
       const record = v.parse(BatchRecordSchema, req.body);
+      holdKnown(db, record.product);
       const others = (await readBatchRecords(db)).filter(({ id }) => id !== record.id);
       if (record.learnFrom) {
         const check = checkRecord(record, learnYields(others, record.madeAt));

@@ -2,7 +2,7 @@ import { Router } from 'express';
 import * as v from 'valibot';
 import { BatchSchema } from '@hoddle/contract/batch';
 import { type Transaction } from 'sequelize';
-import { type Batch } from '@hoddle/core/day/batch';
+import { type Batch, isCanned } from '@hoddle/core/day/batch';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { hostOf } from '@hoddle/core/day/sharedLoad';
 import { mixedLoad } from '@hoddle/core/process/mixedLoad';
@@ -60,6 +60,8 @@ async function holdAgainstHosts(db: Database, batch: Batch): Promise<void> {
     if (load.withLoadId === undefined) continue;
     const host = hostOf(load, others);
     if (!host) throw new Problem(422, 'share', 'The load that these jars were to go in with is not planned any more.');
+    if (!isCanned(batch) || !isCanned(host.batch))
+      throw new Problem(422, 'share', 'Jars that are kept cold share no canner.');
     const ways = [batch, host.batch].map(({ method, processMinutes: minutes, pressurePsi }) => ({
       ...{ method, minutes },
       ...(pressurePsi !== undefined && { pressurePsi }),

@@ -1,5 +1,6 @@
-import { type Batch } from '@hoddle/core/day/batch';
+import { type Batch, isCanned } from '@hoddle/core/day/batch';
 import { findCard, isOffered } from '@hoddle/core/handbook/cards';
+import { isOwnProduct } from '@hoddle/core/handbook/ownIds';
 import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
 import { findProcess, type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { Problem } from '../problem';
@@ -13,6 +14,15 @@ export function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
   if (card && (card.product !== batch.product || !isOffered(card))) {
     throw new Problem(422, 'not-tested', `The recipe ${card.card} is not one of this product.`);
   }
+  if (isOwnProduct(batch.product) && !card)
+    throw new Problem(422, 'no-recipe', 'That recipe is not written down here.');
+  const foreign = batch.loads.find(({ recipe }) => recipe !== undefined && findCard(recipe)?.product !== batch.product);
+  if (foreign) throw new Problem(422, 'no-recipe', 'A load is of a recipe that is not written down here.');
+  if (!isCanned(batch)) {
+    if (batch.processMinutes === 0 && batch.cannerId === '' && batch.againOf === undefined) return;
+    throw new Problem(422, 'kept-cold', 'What is kept cold goes into no canner.');
+  }
+  if (batch.cannerId === '') throw new Problem(422, 'no-canner', 'Jars that are processed need a canner.');
   const changes = batch.ingredients ? changesOfBatch(batch.product, batch.ingredients, batch.recipe) : [];
   const tested = findProcess(batch, pages, changes);
   if (tested.kind === 'refusal') {

@@ -4,11 +4,13 @@ import { JarsInSchema } from '@hoddle/contract/jarLot';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
 import { type Database } from '../db/openDatabase';
 import { Problem } from '../problem';
+import { holdKnown } from './holdKnown';
 
 /** `POST /api/jars-in`: jars that stand on a shelf already. All or none; a lot that is here already is left as it is. */
 export function jarsInRoute(db: Database): Router {
   return Router().post('/jars-in', async (req, res) => {
     const { rows, at } = v.parse(JarsInSchema, req.body);
+    for (const { lot } of rows) holdKnown(db, lot.product);
     const ids = new Set(rows.map(({ lot }) => lot.id));
     if (ids.size < rows.length) throw new Problem(409, 'twice', 'Two rows are the same lot. Nothing was saved.');
     const added = await db.write(async (transaction) => {

@@ -2,12 +2,13 @@ import { Router } from 'express';
 import { type Transaction } from 'sequelize';
 import * as v from 'valibot';
 import { KitchenEventSchema } from '@hoddle/contract/kitchenEvent';
-import { type Batch } from '@hoddle/core/day/batch';
+import { type Batch, isCanned } from '@hoddle/core/day/batch';
 import { hostOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { loadState } from '@hoddle/core/kitchen/loadState';
 import { toldOf } from '@hoddle/core/kitchen/toldOf';
+import { coldLot } from '@hoddle/core/pantry/coldLot';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
@@ -28,6 +29,7 @@ export function kitchenEventsRoute(db: Database): Router {
       const before = await eventsOf(db, own, batches, transaction);
       const added = await keepOnce(db.tables.events, { id, loadId, type, at, detail }, transaction);
       if (added && event.type === 'seal-checked') await storeJars(db, own, batches, before, event, transaction);
+      if (added && event.type === 'kept-cold') await storeCold(db, own, batches, before, event, transaction);
       return added;
     });
     res.status(isNew ? 201 : 200).json(event);
@@ -83,5 +85,20 @@ async function storeJars(
     throw new Problem(422, 'seal-check', reason);
   }
   const { lots, movements } = sealCheck(batch, state, event);
+  await db.pantry.enterLots(lots, movements, transaction);
+}
+
+async function storeCold(
+  db: Database,
+  { batch, load }: LoadOfBatch,
+  batches: readonly Batch[],
+  before: readonly KitchenEvent[],
+  event: Extract<KitchenEvent, { type: 'kept-cold' }>,
+  transaction: Transaction,
+): Promise<void> {
+  if (loadState(loadOrder(batch, load, batches), before).phase !== 'planned' || isCanned(batch)) {
+    throw new Problem(422, 'kept-cold', 'These jars are put away already, or they go into a canner.');
+  }
+  const { lots, movements } = coldLot(batch, load, event, db.recipes.all);
   await db.pantry.enterLots(lots, movements, transaction);
 }

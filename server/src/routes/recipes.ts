@@ -10,6 +10,7 @@ import {
 } from '@hoddle/contract/recipe';
 import { cardsOf, citedOf, findCard, isOffered } from '@hoddle/core/handbook/cards';
 import { type Card } from '@hoddle/core/handbook/cards/card';
+import { isOwnProduct } from '@hoddle/core/handbook/ownIds';
 import { findProduce, type ProduceId } from '@hoddle/core/handbook/produce';
 import { type JarCount, JARS } from '@hoddle/core/handbook/jars';
 import { searchProducts } from '@hoddle/core/handbook/searchProducts';
@@ -81,6 +82,8 @@ function offered(id: string): Card {
 
 /** No jar larger than the largest that was tested; a smaller one takes the tested time. */
 function holdAgainstTested(card: Card, jars: readonly JarCount[]): void {
+  // A page of the household's own may be kept cold in any jar; its tested time is looked up apart.
+  if (isOwnProduct(card.product)) return;
   const largest = largestTested(card.product);
   if (largest === undefined) throw new Problem(422, 'not-tested', 'Nothing is tested for this recipe.');
   const over = jars.find(({ jar }) => JARS[jar].nominalFlOz > JARS[largest].nominalFlOz);

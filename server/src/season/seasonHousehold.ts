@@ -5,6 +5,7 @@ import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { stockedLots } from '@hoddle/core/pantry/shelf';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
+import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { localDay } from '@hoddle/core/season/givenDays';
 import { type SeasonHousehold } from '@hoddle/core/season/seasonOfHousehold';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
@@ -31,6 +32,7 @@ export function seasonHousehold(state: HouseholdState, altitudeFt: number, now: 
     pages: {
       checkedRows: new Map(state.checkedRows.map(({ rowId, checkedOn }) => [rowId, checkedOn])),
       sources: state.sources as HouseholdSource[],
+      recipes: state.recipes as OwnRecipe[],
     },
     learned: learnYields(state.batchRecords as BatchRecord[], now),
     daysGiven: season.days,
