@@ -28,9 +28,10 @@ export const repliesChecked = new Set<string>();
  */
 export function holdAgainstDocument({ method, path, status, body }: Reply): void {
   const address = path.split('?')[0] ?? '';
-  const known = Object.keys(paths).find((pattern) =>
-    new RegExp(`^${pattern.replace(/\{\w+\}/g, '[^/]+')}$`).test(address),
-  );
+  // An address that stands there word for word is meant before one with a part left open.
+  const known = paths[address]
+    ? address
+    : Object.keys(paths).find((pattern) => new RegExp(`^${pattern.replace(/\{\w+\}/g, '[^/]+')}$`).test(address));
   const operation = known && paths[known]?.[method.toLowerCase()];
   if (!operation) {
     if (status === 404) return;

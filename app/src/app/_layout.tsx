@@ -10,9 +10,12 @@ import Head from 'expo-router/head';
 import { View } from 'react-native';
 import { AlarmWatch } from '@/features/kitchen/AlarmWatch';
 import { useHouseholdStore } from '@/store/householdStore';
+import { layRecipesOfStore } from '@/store/ownRecipes';
 import { useSync } from '@/store/useSync';
 import { Key } from '@/ui/Key';
 import { Words } from '@/ui/Words';
+
+layRecipesOfStore();
 
 /** The font, the household, then whatever screen the address names. */
 export default function RootLayout() {

@@ -1,6 +1,7 @@
 import { type DayQuestion } from '@hoddle/core/day/planDay';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
+import { askedWithRecipes } from './ownRecipes';
 import { type DayAnswer, type PlannedDay } from '@/workers/dayPlanAnswer';
 
 /** No word from the worker for so long: it is gone. It speaks four times a second. */
@@ -100,5 +101,5 @@ function search(question: DayQuestion, set: (part: Partial<DayPlanStore>) => voi
     set({ status: 'over' });
   };
   listen();
-  own.postMessage(question);
+  own.postMessage(askedWithRecipes(question));
 }

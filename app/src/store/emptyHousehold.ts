@@ -44,4 +44,5 @@ export const EMPTY_HOUSEHOLD: HouseholdState = {
   season: NO_SEASON(),
   checkedRows: [],
   sources: [],
+  recipes: [],
 };

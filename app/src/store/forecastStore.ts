@@ -1,5 +1,6 @@
 import { type Forecast, type ForecastQuestion } from '@hoddle/core/pantry/forecast';
 import { create } from 'zustand';
+import { askedWithRecipes } from './ownRecipes';
 
 /** A row of taps asks once, when the hand rests. */
 const REST_MS = 250;
@@ -26,7 +27,7 @@ export const useForecastStore = create<ForecastStore>()((set, get) => ({
     timer = setTimeout(() => {
       worker ??= new Worker(new URL('../workers/forecast.worker', window.location.href));
       worker.onmessage = ({ data }: MessageEvent<Forecast[]>) => set({ forecasts: data });
-      worker.postMessage(question);
+      worker.postMessage(askedWithRecipes(question));
     }, REST_MS);
   },
 }));

@@ -1,5 +1,6 @@
 import { type RestQuestion, type RestSolved } from '@hoddle/core/kitchen/solveRest';
 import { create } from 'zustand';
+import { askedWithRecipes } from './ownRecipes';
 
 /** No answer in so long: the worker is gone. */
 const PATIENCE_MS = 10_000;
@@ -17,7 +18,7 @@ export function solveInWorker(question: RestQuestion): Promise<RestSolved | unde
     const timer = setTimeout(end, PATIENCE_MS);
     worker.onerror = () => end();
     worker.onmessage = ({ data }: MessageEvent<RestSolved>) => end(data);
-    worker.postMessage(question);
+    worker.postMessage(askedWithRecipes(question));
   });
 }
 

@@ -21,7 +21,9 @@ import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { type DaysGiven } from '@hoddle/core/season/givenDays';
 import { type SeasonPin } from '@hoddle/core/season/seasonProblem';
 import { type SeasonReport } from '@hoddle/core/season/seasonReport';
+import { coldLot } from '@hoddle/core/pantry/coldLot';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
+import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { withGoal, withHardwareMove, withJarsIn, withMovement, withNewLots, withRow } from './pantryWrites';
 
 /** Something entered here that the server is to keep. It can be sent twice without harm. */
@@ -52,7 +54,9 @@ export type Write =
   | { kind: 'shopping-tick'; key: string; ticked: boolean }
   | { kind: 'row-checked'; check: CheckRequest }
   | { kind: 'source'; source: HouseholdSource }
-  | { kind: 'source-struck'; sourceId: string };
+  | { kind: 'source-struck'; sourceId: string }
+  | { kind: 'recipe'; recipe: OwnRecipe }
+  | { kind: 'recipe-struck'; recipeId: string };
 
 export interface WriteRequest {
   readonly method: 'PUT' | 'POST' | 'DELETE';
@@ -117,6 +121,10 @@ export function requestOf(write: Write): WriteRequest {
       return { method: 'POST', path: '/sources', body: write.source };
     case 'source-struck':
       return { method: 'DELETE', path: `/sources/${write.sourceId}` };
+    case 'recipe':
+      return { method: 'PUT', path: `/recipes/${write.recipe.id}`, body: write.recipe };
+    case 'recipe-struck':
+      return { method: 'DELETE', path: `/recipes/${write.recipeId}` };
   }
 }
 
@@ -194,11 +202,20 @@ export function applyWrite(state: HouseholdState, write: Write): HouseholdState 
       };
     case 'source-struck':
       return { ...state, sources: state.sources.filter(({ id }) => id !== write.sourceId) };
+    case 'recipe':
+      return { ...state, recipes: withPage(state.recipes as OwnRecipe[], write.recipe) as HouseholdState['recipes'] };
+    case 'recipe-struck':
+      return { ...state, recipes: state.recipes.filter(({ id }) => id !== write.recipeId) };
   }
 }
 
 function withSeason(state: HouseholdState, part: Partial<HouseholdState['season']>): HouseholdState {
   return { ...state, season: { ...state.season, ...part } };
+}
+
+/** Every page of a recipe stays: what was made by an older one keeps it. */
+function withPage(pages: readonly OwnRecipe[], page: OwnRecipe): OwnRecipe[] {
+  return [...pages.filter(({ id, revision }) => id !== page.id || revision !== page.revision), page];
 }
 
 function withMeasure(measures: HouseholdState['ownMeasures'], measure: OwnMeasure) {
@@ -216,7 +233,11 @@ function withEvent(state: HouseholdState, event: KitchenEvent): HouseholdState {
   const batches = batchesNow(state.batches as Batch[], state.dayEvents as DayEvent[], events as KitchenEvent[]);
   const batch = batches.find(({ loads }) => loads.some((load) => load.id === event.loadId));
   const load = batch?.loads.find((candidate) => candidate.id === event.loadId);
-  if (event.type !== 'seal-checked' || !batch || !load) return { ...state, events };
+  if ((event.type !== 'seal-checked' && event.type !== 'kept-cold') || !batch || !load) return { ...state, events };
+  if (event.type === 'kept-cold') {
+    const { lots, movements } = coldLot(batch, load, event, state.recipes as OwnRecipe[]);
+    return withNewLots({ ...state, events }, lots, movements);
+  }
   const told = toldOf(load, batches, state.events as KitchenEvent[]).filter(({ id }) => id !== event.id);
   const before = loadState(loadOrder(batch, load, batches), told);
   const { lots, movements } = sealCheck(batch, before, event);
@@ -293,5 +314,9 @@ export function wordsOf(write: Write): string {
       return write.source.title;
     case 'source-struck':
       return 'a source struck out';
+    case 'recipe':
+      return write.recipe.name === '' ? 'a recipe' : write.recipe.name;
+    case 'recipe-struck':
+      return 'a recipe struck out';
   }
 }

@@ -1,11 +1,12 @@
 import { type DayQuestion, planDay } from '@hoddle/core/day/planDay';
+import { type Asked, laidAnd } from './asked';
 import { type DayEnd } from './dayEnd';
 
 /** A first look is enough to tell two ways of parting the loads from each other; the plan itself is searched on. */
 const NODES_EACH = 1_500;
 
-self.onmessage = ({ data }: MessageEvent<readonly DayQuestion[]>) => {
-  for (const [index, question] of data.entries()) {
+self.onmessage = ({ data }: MessageEvent<Asked<readonly DayQuestion[]>>) => {
+  for (const [index, question] of laidAnd(data).entries()) {
     const planner = planDay(question);
     const plan = planner.kind === 'planner' ? planner.step(NODES_EACH).plan : undefined;
     const end: DayEnd = { index, endMin: plan?.makespanMin };

@@ -3,6 +3,7 @@ import { lateFinishMin } from '@hoddle/core/day/lateFinish';
 import { type DayPlan, type DayPlanner, type DayQuestion, planDay, whyNot } from '@hoddle/core/day/planDay';
 import { type RuleNotMet } from '@hoddle/core/day/search/scheduleProblem';
 import { type WayOut, whatGives } from '@hoddle/core/day/whatGives';
+import { type Asked, laidAnd } from './asked';
 import { type DayAnswer, type PlannedDay } from './dayPlanAnswer';
 
 /** The tries behind "9 in 10 by" start from this seed, so that the same plan always says the same time. */
@@ -20,10 +21,11 @@ const UNDECIDED = {
   tasks: [],
 };
 
-self.onmessage = ({ data }: MessageEvent<DayQuestion>) => {
-  const planner = planDay(data);
-  if (planner.kind === 'planner') search(data, planner);
-  else refuse(data, planner.cause === 'rules' ? planner.unmet : undefined);
+self.onmessage = ({ data }: MessageEvent<Asked<DayQuestion>>) => {
+  const question = laidAnd(data);
+  const planner = planDay(question);
+  if (planner.kind === 'planner') search(question, planner);
+  else refuse(question, planner.cause === 'rules' ? planner.unmet : undefined);
 };
 
 function search(question: DayQuestion, planner: DayPlanner): void {

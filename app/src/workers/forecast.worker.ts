@@ -1,5 +1,6 @@
 import { type ForecastQuestion, forecastShelf } from '@hoddle/core/pantry/forecast';
+import { type Asked, laidAnd } from './asked';
 
-self.onmessage = ({ data }: MessageEvent<ForecastQuestion>) => {
-  self.postMessage(forecastShelf(data));
+self.onmessage = ({ data }: MessageEvent<Asked<ForecastQuestion>>) => {
+  self.postMessage(forecastShelf(laidAnd(data)));
 };

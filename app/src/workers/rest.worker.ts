@@ -1,5 +1,6 @@
 import { type RestQuestion, solveRest } from '@hoddle/core/kitchen/solveRest';
+import { type Asked, laidAnd } from './asked';
 
-self.onmessage = ({ data }: MessageEvent<RestQuestion>) => {
-  self.postMessage(solveRest(data));
+self.onmessage = ({ data }: MessageEvent<Asked<RestQuestion>>) => {
+  self.postMessage(solveRest(laidAnd(data)));
 };

@@ -1,6 +1,7 @@
 import { type Card } from '../handbook/cards/card';
 import { rememberedOfPages } from '../handbook/laidBeside';
-import { cardsOf } from '../handbook/cards';
+import { cardsOf, findCard } from '../handbook/cards';
+import { isOwnProduct } from '../handbook/ownIds';
 import { type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
@@ -46,6 +47,9 @@ export function cardOfBatch(
   recipe: string | undefined,
   crop: ProduceId | undefined,
 ): Card | undefined {
+  // A batch of the household's own keeps the page it was planned by, whatever was changed since.
+  const planned = recipe !== undefined && isOwnProduct(product) ? findCard(recipe) : undefined;
+  if (planned) return planned;
   const cards = cardsOf(product);
   return cards.find(({ card }) => card === recipe) ?? (crop && cardForCrop(product, crop)?.card) ?? cards[0];
 }

@@ -5,6 +5,7 @@ import { boilingPointF } from '@hoddle/core/process/boilingPoint';
 import { type Href } from 'expo-router';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
+import { useOwnRecipes } from '@/features/recipe/own/useOwnRecipes';
 import { useHousehold } from '@/store/useHousehold';
 import { temperatureWords } from '@/ui/amountWords';
 import { COLOURS } from '@/ui/colours';
@@ -20,6 +21,7 @@ import {
   Leaflet,
   MeasuringJug,
   PotAndRule,
+  RecipeBox,
   Scales,
   SpoonRing,
   WallThermometer,
@@ -43,13 +45,21 @@ export function BenchTools() {
 
 function Books() {
   const { sources } = useHousehold();
+  const own = useOwnRecipes().length;
   const pages = sources.length === 0 ? 'none yet' : `${sources.length} ${sources.length === 1 ? 'page' : 'pages'}`;
   return (
     <Shelf>
       <Tool href="/bench/tested" name="What’s tested" note={`${PRODUCTS.length} products`}>
         <Handbook />
       </Tool>
-      <Tool href="/bench/sources" name="Our own sources" note={pages}>
+      <Tool
+        href="/bench/recipes"
+        name="Our recipes"
+        note={own === 0 ? 'write one down' : `${own} ${own === 1 ? 'recipe' : 'recipes'}`}
+      >
+        <RecipeBox />
+      </Tool>
+      <Tool href="/bench/sources" name="Our sources" note={pages}>
         <Leaflet />
       </Tool>
     </Shelf>

@@ -33,6 +33,20 @@ export function Leaflet() {
   );
 }
 
+/** A box of cards standing open, one of them drawn up. */
+export function RecipeBox() {
+  return (
+    <Svg width={96} height={100} viewBox="0 0 104 108" aria-hidden>
+      <Path d="M26 14H82V70H26Z" {...INK} />
+      <Path d="M34 26H62M34 38H74M34 48H70" {...LINE} />
+      <Path d="M66 22H76V28H66Z" fill={COLOURS.cobalt} />
+      <Path d="M12 56H92V104H12Z" {...INK} />
+      <Path d="M12 56L20 46H84L92 56" {...LINE} />
+      <Path d="M40 76H64V88H40Z" {...LINE} />
+    </Svg>
+  );
+}
+
 /** A sheet on a board, with the question on it, hung by its clip. */
 export function Clipboard() {
   return (

@@ -2,7 +2,7 @@ import { type Canner } from '@hoddle/core/canner/canner';
 import { inLayers } from '@hoddle/core/canner/layers';
 import { loadingOrder } from '@hoddle/core/canner/loadingOrder';
 import { loadMap } from '@hoddle/core/canner/loadMap';
-import { type Batch, nameOf } from '@hoddle/core/day/batch';
+import { type CannedBatch, nameOf } from '@hoddle/core/day/batch';
 import { type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
 import { countJars, JARS } from '@hoddle/core/handbook/jars';
 import { useWindowDimensions, View } from 'react-native';
@@ -16,7 +16,7 @@ import { WaterPart } from './WaterPart';
 
 interface LoadPlateProps {
   canner: Canner;
-  batch: Batch;
+  batch: CannedBatch;
   jars: number;
   /** What goes in with it. */
   guests: readonly LoadOfBatch[];

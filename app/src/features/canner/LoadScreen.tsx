@@ -1,5 +1,5 @@
-import { nameOf } from '@hoddle/core/day/batch';
 import { capacityOf } from '@hoddle/core/canner/capacity';
+import { type CannedBatch, isCanned, nameOf } from '@hoddle/core/day/batch';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { guestsOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
@@ -37,10 +37,18 @@ export function LoadScreen({ loadId }: { loadId: string }) {
       </Screen>
     );
   }
-  return <Load running={running} />;
+  const { batch } = running;
+  if (!isCanned(batch)) {
+    return (
+      <Screen station="plan" title={nameOf(batch)} backTo="/plan">
+        <Words>These jars go into no canner: filled, they cool 20 minutes and are put away cold.</Words>
+      </Screen>
+    );
+  }
+  return <Load running={{ ...running, batch }} />;
 }
 
-function Load({ running }: { running: RunningLoad }) {
+function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatch } }) {
   const { batch, load, order, state, besides } = running;
   const router = useRouter();
   const wide = useIsWide();

@@ -1,7 +1,7 @@
 import { type Canner, isPressure } from '@hoddle/core/canner/canner';
 import { waterDepth } from '@hoddle/core/canner/waterDepth';
 import { PRESSURE_IN, waterLevelIn, waterLitres } from '@hoddle/core/canner/waterLitres';
-import { type Batch } from '@hoddle/core/day/batch';
+import { type CannedBatch } from '@hoddle/core/day/batch';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
@@ -12,7 +12,7 @@ import { CannerSide } from './CannerSide';
 
 interface WaterPartProps {
   canner: Canner;
-  batch: Batch;
+  batch: CannedBatch;
   /** Jars and spacers that stand in the water. */
   places: number;
   pxPerIn: number;
@@ -54,7 +54,7 @@ export function WaterPart({ canner, batch, places, pxPerIn }: WaterPartProps) {
   );
 }
 
-function OverLids({ canner, batch }: { canner: Canner; batch: Batch }): ReactNode {
+function OverLids({ canner, batch }: { canner: Canner; batch: CannedBatch }): ReactNode {
   const own = useHousehold().household.ownJars.find(({ size }) => size === batch.jar);
   const depth = waterDepth(canner, batch.jar, batch.processMinutes, own);
   if (depth.kind !== 'fits') return null;
@@ -100,7 +100,7 @@ function UnderPressure({ canner }: { canner: Canner }) {
   );
 }
 
-function TooShallow({ canner, batch }: { canner: Canner; batch: Batch }) {
+function TooShallow({ canner, batch }: { canner: Canner; batch: CannedBatch }) {
   const own = useHousehold().household.ownJars.find(({ size }) => size === batch.jar);
   const depth = waterDepth(canner, batch.jar, batch.processMinutes, own);
   const missing = depth.kind === 'tooShallow' ? ` by ${printFraction(depth.missingIn)} in` : '';

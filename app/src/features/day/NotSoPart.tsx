@@ -1,4 +1,4 @@
-import { jarsOf, nameOf } from '@hoddle/core/day/batch';
+import { isCanned, jarsOf, nameOf } from '@hoddle/core/day/batch';
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { type WayOut } from '@hoddle/core/day/whatGives';
@@ -71,6 +71,7 @@ function SplitAnew({ day }: { day: Day }) {
   const { household } = useHousehold();
   const enter = useHouseholdStore((store) => store.enter);
   return day.batches.map((batch) => {
+    if (!isCanned(batch)) return null;
     const { canner, capacity } = widestCanner(household, batch.jar, batch.method);
     const begun = day.loads.some((load) => load.batch === batch && load.phase !== 'planned');
     if (!canner || capacity?.kind !== 'holds' || begun || batch.loads.every(({ jars }) => jars <= capacity.jars)) {

@@ -1,4 +1,4 @@
-import { nameOf } from '@hoddle/core/day/batch';
+import { isCanned, nameOf } from '@hoddle/core/day/batch';
 import { type Canner, type OwnJar } from '@hoddle/core/canner/canner';
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { cannerWords } from '@hoddle/core/day/cannerWords';
@@ -149,7 +149,7 @@ const MAP_PX = 88;
 
 /** As many places as the rack takes, and never fewer than the load has jars; of two layers the lower one. */
 function lowerLayer(canner: Canner, { jars, guests, batch }: DayLoad, ownJars: readonly OwnJar[]): Layer {
-  const capacity = capacityOf(canner, batch.jar, { method: batch.method, ownJars });
+  const capacity = capacityOf(canner, batch.jar, { ...(isCanned(batch) && { method: batch.method }), ownJars });
   const all = jars + guests.reduce((sum, { load }) => sum + load.jars, 0);
   if (capacity.kind !== 'holds') return { jars: all, places: all };
   return inLayers(all, Math.max(all, capacity.jars), capacity.layers)[0] as Layer;

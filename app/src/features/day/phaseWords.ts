@@ -1,6 +1,6 @@
 import { isPressure } from '@hoddle/core/canner/canner';
 import { type LoadPhase } from '@hoddle/core/kitchen/loadState';
-import { type Method } from '@hoddle/core/process/method';
+import { isCold, type Way } from '@hoddle/core/process/method';
 
 const WORDS: Readonly<Record<LoadPhase, string>> = {
   planned: 'To come',
@@ -13,7 +13,9 @@ const WORDS: Readonly<Record<LoadPhase, string>> = {
 };
 
 /** A load's state in a word or two. */
-export function phaseWords(phase: LoadPhase, method: Method): string {
+export function phaseWords(phase: LoadPhase, method: Way): string {
+  if (isCold(method))
+    return phase === 'planned' ? 'To come' : method === 'freezer' ? 'In the freezer' : 'In the refrigerator';
   if (phase === 'resting' && isPressure(method)) return 'Coming down';
   if (phase !== 'boiling' || method === 'boiling-water') return WORDS[phase];
   if (isPressure(method)) return 'At pressure';

@@ -1,6 +1,7 @@
 import { type Batch } from '@hoddle/core/day/batch';
 import { type DayQuestion } from '@hoddle/core/day/planDay';
 import { useEffect, useMemo, useState } from 'react';
+import { askedWithRecipes } from '@/store/ownRecipes';
 import { useHousehold } from '@/store/useHousehold';
 import { type DayEnd } from '@/workers/dayEnd';
 import { batchesOf, dayQuestion, keyOf, statesOf } from './dayQuestion';
@@ -49,7 +50,7 @@ function askSoon(questions: readonly DayQuestion[], tell: (end: DayEnd) => void)
   const timer = setTimeout(() => {
     worker = new Worker(new URL('../../workers/dayEnds.worker', window.location.href));
     worker.onmessage = ({ data }: MessageEvent<DayEnd>) => tell(data);
-    worker.postMessage(questions);
+    worker.postMessage(askedWithRecipes(questions));
   }, SETTLE_MS);
   return () => {
     clearTimeout(timer);

@@ -7,8 +7,10 @@ import { type HandsNow, isDue } from '@hoddle/core/kitchen/whatNow';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { v7 as uuidV7 } from 'uuid';
 import { type Day, type LiveDay } from '@/features/day/useDay';
-import { useNow } from '@/store/useHousehold';
+import { useHouseholdStore } from '@/store/householdStore';
+import { householdNow, useNow } from '@/store/useHousehold';
 import { clockTime, countdown } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { useSingleTap } from '@/ui/useSingleTap';
@@ -95,8 +97,21 @@ function HandsStep({
     now,
   });
   const start = useSingleTap(() => tell({ type: 'step-started', taskId: task.id }));
+  const enter = useHouseholdStore((store) => store.enter);
   const done = useSingleTap(() => {
     tell({ type: 'step-done', taskId: task.id });
+    const load = task.kind === 'store' ? day.loads.find(({ id }) => id === task.loadId) : undefined;
+    if (load) {
+      const event = {
+        id: uuidV7(),
+        loadId: load.id,
+        at: householdNow(),
+        type: 'kept-cold',
+        jars: load.jars,
+        lotId: uuidV7(),
+      } as const;
+      enter({ kind: 'event', event });
+    }
     // One step after the other on the same food needs no key of its own.
     const follows = then?.task.after.some((lag) => lag.task === task.id);
     if (then && follows && then.task.cannerId === undefined) tell({ type: 'step-started', taskId: then.task.id });

@@ -1,4 +1,4 @@
-import { type Batch, type PlannedLoad, nameOf } from '@hoddle/core/day/batch';
+import { type Batch, isCanned, type PlannedLoad, nameOf } from '@hoddle/core/day/batch';
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { gateLoads } from '@hoddle/core/kitchen/gateLoads';
@@ -55,7 +55,8 @@ export function useCapacity(batch: Batch, day: Day, later: readonly PlannedLoad[
   const { canners, ownJars } = useHousehold().household;
   const cannerId = day.loads.find(({ id }) => id === later[0]?.id)?.cannerId ?? batch.cannerId;
   const canner = canners.find(({ id }) => id === cannerId);
-  const capacity = canner && capacityOf(canner, batch.jar, { method: batch.method, ownJars });
+  const capacity =
+    canner && capacityOf(canner, batch.jar, { ...(isCanned(batch) && { method: batch.method }), ownJars });
   const most = Math.max(1, ...later.map(({ jars }) => jars));
   return capacity?.kind === 'holds' ? Math.max(capacity.jars, 1) : most;
 }

@@ -28,8 +28,8 @@ export function saveFrom(address: string, name: string): void {
 }
 
 /** Saves words that this page has written itself. */
-export function saveText(text: string, name: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
+export function saveText(text: string, name: string, type = 'text/csv'): void {
+  const address = URL.createObjectURL(new Blob([text], { type }));
   saveFrom(address, name);
   URL.revokeObjectURL(address);
 }

@@ -5,6 +5,7 @@ import { waterLitres } from '@hoddle/core/canner/waterLitres';
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { inLayers } from '@hoddle/core/canner/layers';
 import { restMinutes } from '@hoddle/core/canner/restMinutes';
+import { isCanned } from '@hoddle/core/day/batch';
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { CANNER_STEPS } from '@hoddle/core/handbook/steps';
 import { type Method } from '@hoddle/core/process/method';
@@ -55,6 +56,7 @@ export function OddJarsPart(props: OddJarsPartProps) {
   );
   // Only beside jars of their own size: what a rack takes of two sizes at once is tried by hand.
   const open = (day?.loads ?? []).flatMap(({ id, batch, jars: own, guests, minutes, phase }): OpenLoad[] => {
+    if (!isCanned(batch)) return [];
     const capacity = capacityOf(canner, jar, { method: batch.method, ownJars });
     if (phase !== 'planned' || batch.jar !== jar || capacity.kind === 'refusal') return [];
     if (!isSameDay(batch.startAt, startAt)) return [];

@@ -1,5 +1,6 @@
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { countJars, JARS } from '@hoddle/core/handbook/jars';
+import { isOwnProduct, recipeIdOf } from '@hoddle/core/handbook/ownIds';
 import { productRow } from '@hoddle/core/handbook/products';
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { recipeName } from '@hoddle/core/recipe/recipeName';
@@ -126,7 +127,11 @@ function SizeRow({ row, part: { made }, lots, quartPx }: SizeRowProps) {
   const range = `${jars.p10} to ${jars.p90}`;
   const facts = [
     loads === undefined ? undefined : `${loads} ${loads === 1 ? 'load' : 'loads'}`,
-    minutes === undefined ? undefined : `${minutes} min${pressurePsi === undefined ? '' : ` at ${pressurePsi} psi`}`,
+    minutes === undefined
+      ? isOwnProduct(product)
+        ? 'cold'
+        : undefined
+      : `${minutes} min${pressurePsi === undefined ? '' : ` at ${pressurePsi} psi`}`,
   ];
   const chosen = lots
     .filter((lot) => lot.crop === crop)
@@ -134,7 +139,11 @@ function SizeRow({ row, part: { made }, lots, quartPx }: SizeRowProps) {
     .join(',');
   return (
     <RowLink
-      href={{ pathname: '/plan/make', params: { crop, product, jar, lots: chosen } }}
+      href={
+        isOwnProduct(product)
+          ? { pathname: '/plan/own/[recipeId]', params: { recipeId: recipeIdOf(product) } }
+          : { pathname: '/plan/make', params: { crop, product, jar, lots: chosen } }
+      }
       label={`${range} ${JARS[jar].several}, likely ${jars.p50}. ${facts.filter(Boolean).join(', ')}. Choose.`}
       className="min-h-[56px] justify-center py-1"
     >

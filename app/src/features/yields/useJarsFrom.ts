@@ -1,5 +1,6 @@
 import { isPressure } from '@hoddle/core/canner/canner';
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
+import { isOwnProduct } from '@hoddle/core/handbook/ownIds';
 import { type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProductRow, productsOf } from '@hoddle/core/handbook/products';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
@@ -68,7 +69,9 @@ export function useJarsFrom(lots: readonly Lot[], all: readonly Lot[]): JarsFrom
       const made = main ? { ...found, missing: missingFor(product.product, main, usedKg, all) } : found;
       const rows = sizesOf(made).flatMap((jar): JarsRow[] => {
         const ways = waysToProcess(household, product, jar, pages);
-        if (ways.tested.length === 0) return [];
+        // A recipe of the household's own may always be kept cold.
+        if (ways.tested.length === 0)
+          return isOwnProduct(product.product) ? [{ jar, jars: made.jarsOf(jar), perLoad: USUAL_SMALL_PLACES }] : [];
         const method = firstWay(ways);
         const jars = made.jarsOf(jar);
         const { capacity } = widestCanner(household, jar, method);
@@ -77,12 +80,12 @@ export function useJarsFrom(lots: readonly Lot[], all: readonly Lot[]): JarsFrom
           capacity?.kind === 'holds' && jars.p50 > 0 ? splitLoads(jars.p50, perLoad, 'full').length : undefined;
         return [{ jar, jars, perLoad, loads, ...timeAt(product, jar, method, household.altitudeFt, pages) }];
       });
-      return rows.length === 0 ? [] : [{ made, pressureOnly: testedMethods(product).every(isPressure), rows }];
+      return rows.length === 0 ? [] : [{ made, pressureOnly: isPressureOnly(product), rows }];
     });
     const measured = new Set(products.map(({ made }) => made.product.product));
     const crops = [...new Set(lots.map(({ crop }) => crop))];
     const others = [...new Set(crops.flatMap((crop) => productsOf(crop)))].filter(
-      (row) => !measured.has(row.product) && testedMethods(row).length > 0,
+      (row) => !measured.has(row.product) && !isOwnProduct(row.product) && testedMethods(row).length > 0,
     );
     const isCardless = (row: ProductRow) => row.productClass === 'spread' && row.hasFormula;
     return {
@@ -91,6 +94,11 @@ export function useJarsFrom(lots: readonly Lot[], all: readonly Lot[]): JarsFrom
       cardless: others.filter(isCardless),
     };
   }, [lots, all, household, pages, learned]);
+}
+
+/** Of the household's own recipes no table says how they are processed. */
+function isPressureOnly(product: ProductRow): boolean {
+  return !isOwnProduct(product.product) && testedMethods(product).every(isPressure);
 }
 
 /** By the pound quarts and pints, by a card the jar it is printed for. */

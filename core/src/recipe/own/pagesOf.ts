@@ -12,7 +12,10 @@ import { type RecipePage } from './recipePage';
 /** Where a page without a tested source is from. */
 export const OUR_OWN = 'our own recipe';
 
-type Sourced = RecipePage & { readonly source?: { readonly title: string; readonly page: string } };
+type Sourced = RecipePage & {
+  readonly source?: { readonly title: string; readonly page: string };
+  readonly archived?: true;
+};
 
 /** "Preserving at home, p. 31, the household's own"; without a source "our own recipe". */
 export function fromWords({ source }: Pick<Sourced, 'source'>): string {
@@ -40,11 +43,16 @@ export function ownPagesOf(pages: readonly Sourced[]): OwnPages {
   }
   for (const page of newest.values()) {
     const own = cardsOfPage(page).map(({ card }) => cardById.get(card.card) ?? card);
-    // Half done it keeps its name, for what was made by an older page of it, and is offered for nothing.
+    // Its name stays for what was made by it.
     products.push(productOf(page, own));
-    cards.set(ownProductId(page.id), page.draft ? [] : own);
+    cards.set(ownProductId(page.id), isOffered(page) ? own : []);
   }
   return { products, cards, cardById, steps };
+}
+
+/** Half done, or put away, it is made nothing of. */
+function isOffered({ draft, archived }: Sourced): boolean {
+  return !draft && !archived;
 }
 
 function cardsOfPage(page: Sourced) {
@@ -62,7 +70,7 @@ function productOf(page: Sourced, cards: readonly Card[]): ProductRow {
     undefined,
   );
   const productClass = shortest?.productClass ?? 'low-acid';
-  const crops = page.draft ? [] : [...new Set(cards.flatMap((card) => mainLineOf(card)?.crops ?? []))];
+  const crops = !isOffered(page) ? [] : [...new Set(cards.flatMap((card) => mainLineOf(card)?.crops ?? []))];
   return {
     product: ownProductId(page.id),
     name: page.name === '' ? 'A recipe of our own' : page.name,

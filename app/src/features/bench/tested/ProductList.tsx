@@ -1,7 +1,9 @@
+import { isOwnProduct } from '@hoddle/core/handbook/ownIds';
 import { type ProductId, type ProductRow } from '@hoddle/core/handbook/products';
 import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { SmallKey } from '@/ui/SmallKey';
+import { OwnProductLine } from './OwnProductLine';
 import { ProductLine, type ProductPath } from './ProductLine';
 
 /** A few screens of a phone; nobody scrolls further before typing a letter more. */
@@ -20,9 +22,18 @@ export const ProductList = memo(function ProductList({ found, chosen, leadsTo }:
   return (
     <>
       <View role="list" aria-label="Products">
-        {shown.map((product) => (
-          <ProductLine key={product.product} product={product} chosen={product.product === chosen} leadsTo={leadsTo} />
-        ))}
+        {shown.map((product) =>
+          isOwnProduct(product.product) ? (
+            <OwnProductLine key={product.product} product={product} leadsTo={leadsTo} />
+          ) : (
+            <ProductLine
+              key={product.product}
+              product={product}
+              chosen={product.product === chosen}
+              leadsTo={leadsTo}
+            />
+          ),
+        )}
       </View>
       {shown.length < found.length && <SmallKey words={`Show all ${found.length}`} onPress={() => setAll(true)} />}
     </>

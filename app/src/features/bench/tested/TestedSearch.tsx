@@ -1,10 +1,13 @@
 import Search from 'lucide-react-native/icons/search';
-import { type ProductId } from '@hoddle/core/handbook/products';
+import { type ProductId, type ProductRow } from '@hoddle/core/handbook/products';
+import { cardsOf } from '@hoddle/core/handbook/cards';
+import { isOwnProduct } from '@hoddle/core/handbook/ownIds';
 import { searchProducts } from '@hoddle/core/handbook/searchProducts';
 import { searchNever } from '@hoddle/core/process/neverOnShelf';
 import { useDeferredValue, useMemo } from 'react';
 import { TextInput, View } from 'react-native';
 import { RefusalPart } from '@/features/process/RefusalPart';
+import { useOwnRecipes } from '@/features/recipe/own/useOwnRecipes';
 import { useHousehold } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 import { Heading, Words } from '@/ui/Words';
@@ -24,7 +27,9 @@ export function TestedSearch({ typed, onType, chosen, leadsTo }: TestedSearchPro
   const { altitudeFt } = useHousehold().household;
   // What is typed shows at once; the list follows as soon as there is time, even on an old phone.
   const settled = useDeferredValue(typed);
-  const found = useMemo(() => searchProducts(settled), [settled]);
+  const own = useOwnRecipes();
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- what lies beside the handbook is searched too
+  const found = useMemo(() => searchProducts(settled).filter(isListed), [settled, own]);
   const never = useMemo(() => searchNever(settled), [settled]);
   const count = found.length === 1 ? '1 product' : `${found.length} products`;
   return (
@@ -59,11 +64,16 @@ export function TestedSearch({ typed, onType, chosen, leadsTo }: TestedSearchPro
       ))}
       {found.length === 0 && never.length === 0 && (
         <Words>
-          Nobody tested that, as far as the handbook knows. Do not take another food’s time for it: eat it fresh, and
-          ask the local extension office.
+          Nobody tested that, as far as the handbook knows. Do not take another food’s time for it: eat it fresh, ask
+          the local extension office, or write its page down under Our recipes.
         </Words>
       )}
       <ProductList key={settled === '' ? 'all' : 'found'} found={found} chosen={chosen} leadsTo={leadsTo} />
     </View>
   );
+}
+
+/** Half written down, or put away, a recipe is not among what can be made. */
+function isListed({ product }: ProductRow): boolean {
+  return !isOwnProduct(product) || cardsOf(product).length > 0;
 }

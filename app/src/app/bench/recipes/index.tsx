@@ -1,0 +1,3 @@
+import { RecipesScreen } from '@/features/recipe/own/RecipesScreen';
+
+export default RecipesScreen;

@@ -1,0 +1,3 @@
+import { PasteScreen } from '@/features/recipe/own/PasteScreen';
+
+export default PasteScreen;

@@ -1,0 +1,194 @@
+import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
+import { ownProductId } from '@hoddle/core/handbook/ownIds';
+import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
+import { readyDaysOf } from '@hoddle/core/pantry/coldLot';
+import { coldDaysWords } from '@hoddle/core/process/coldWays';
+import { findTestedRow } from '@hoddle/core/process/findProcess';
+import { isCold, type Way } from '@hoddle/core/process/method';
+import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
+import { judgedOnce } from '@hoddle/core/process/ownShelf';
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { JarChoice } from '@/features/bench/tested/JarChoice';
+import { METHOD_NAMES } from '@/features/process/methodNames';
+import { ProcessPart } from '@/features/process/ProcessPart';
+import { usePages } from '@/features/process/usePages';
+import { MissingLines } from '@/features/recipe/MissingLines';
+import { OptionalSteps } from '@/features/recipe/OptionalSteps';
+import { RecipeSheet } from '@/features/recipe/RecipeSheet';
+import { sheetOfBatch } from '@/features/recipe/sheetOf';
+import { useHouseholdStore } from '@/store/householdStore';
+import { useHousehold } from '@/store/useHousehold';
+import { Choice } from '@/ui/Choice';
+import { clockTime, weekday } from '@/ui/clockWords';
+import { hueOfProduct } from '@/ui/colours';
+import { Key } from '@/ui/Key';
+import { Screen } from '@/ui/Screen';
+import { Stepper } from '@/ui/Stepper';
+import { Heading, Words } from '@/ui/Words';
+import { FillingStrength } from './FillingStrength';
+import { useMakeOwn } from './useMakeOwn';
+import { useOwnRecipe } from './useOwnRecipes';
+
+const SIZES: readonly JarSize[] = ['half-pint', 'pint', 'quart'];
+
+/** A recipe of the household's own on the way into jars: to the shelf where its page allows it, or cold. */
+export function MakeOwnScreen({ recipeId }: { recipeId: string }) {
+  const recipe = useOwnRecipe(recipeId);
+  const product = recipe && findProduct(ownProductId(recipe.id));
+  if (!recipe || recipe.draft || !product) {
+    return (
+      <Screen station="plan" title="Nothing to make here" backTo="/bench/recipes">
+        <Words>That recipe is not written down, or only half.</Words>
+      </Screen>
+    );
+  }
+  return <MakeOwn recipe={recipe} product={product} />;
+}
+
+function MakeOwn({ recipe, product }: { recipe: OwnRecipe; product: ProductRow }) {
+  const router = useRouter();
+  const { household } = useHousehold();
+  const pages = usePages();
+  const enter = useHouseholdStore((store) => store.enter);
+  const make = useMakeOwn(recipe, product);
+  const { jar, way, jars, all, card, amounts } = make;
+  const plan = () => {
+    const batch = make.toBatch();
+    if (!batch) return;
+    enter({ kind: 'batch', batch });
+    router.navigate('/plan');
+  };
+  const sizes = [...new Set([...SIZES, recipe.yields.jar, ...(recipe.source ? [recipe.source.jar] : [])])];
+  const isReady = all > 0 && (isCold(way) || make.isServed);
+  return (
+    <Screen
+      station="plan"
+      title={recipe.name}
+      note={`One batch: ${recipe.yields.low === recipe.yields.high ? '' : `${recipe.yields.low} to `}${countJars(recipe.yields.high, recipe.yields.jar)} by its page`}
+      backTo={`/bench/recipes/${recipe.id}`}
+      foot={isReady ? <Key tall words={`Plan ${countJars(all, jar)}`} onPress={plan} /> : undefined}
+    >
+      <View className="max-w-[720px] gap-5">
+        <Choice
+          label="Where to"
+          value={way}
+          onChoose={make.setWay}
+          options={make.offered.map((each) => ({
+            value: each,
+            words: wayWords(each),
+            note: isCold(each) ? undefined : METHOD_NAMES[each],
+          }))}
+        />
+        <JarChoice
+          sizes={sizes}
+          value={jar}
+          onChoose={make.setJar}
+          colours={hueOfProduct(product.product)}
+          isTested={() => true}
+        />
+        {isCold(way) ? (
+          <ColdPart recipe={recipe} way={way} jar={jar} />
+        ) : (
+          <TestedPart
+            product={product}
+            jar={jar}
+            pack={recipe.pack}
+            method={way}
+            altitudeFt={household.altitudeFt}
+            pages={pages}
+          />
+        )}
+        {!isCold(way) && !make.isServed && <Words weight={700}>No canner is written down that processes it.</Words>}
+        <View className="gap-2">
+          <Heading>{jars.length > 1 ? 'Jars of each filling' : 'Jars'}</Heading>
+          {jars.map(({ card: own, jars: count }) => (
+            <View key={own.card} className="gap-1">
+              {jars.length > 1 && (
+                <FillingStrength card={own} jar={jar} pages={pages} altitudeFt={household.altitudeFt} />
+              )}
+              <Stepper
+                label={own.name ?? 'Jars'}
+                words={countJars(count, jar)}
+                onLess={count > 0 ? () => make.setCount(own.card, count - 1) : undefined}
+                onMore={count < 40 ? () => make.setCount(own.card, count + 1) : undefined}
+              />
+            </View>
+          ))}
+        </View>
+        {amounts && (
+          <View className="gap-2">
+            <Heading>What goes in</Heading>
+            <RecipeSheet content={sheetOfBatch(amounts)} jar={jar} missing={make.missing} />
+            <MissingLines missing={make.missing} />
+            {card && <OptionalSteps steps={card.steps} without={make.without} onFlip={make.flipStep} />}
+          </View>
+        )}
+        <View>
+          <Heading className="pb-2">Start</Heading>
+          <Stepper
+            label="Start"
+            words={`${weekday(make.startAt)} ${clockTime(make.startAt)}`}
+            onLess={() => make.moveStart(-1)}
+            onMore={() => make.moveStart(1)}
+          />
+        </View>
+      </View>
+    </Screen>
+  );
+}
+
+function wayWords(way: Way): string {
+  return isCold(way) ? way : 'shelf';
+}
+
+interface TestedPartProps {
+  product: ProductRow;
+  jar: JarSize;
+  pack: 'hot' | 'raw';
+  method: Exclude<Way, 'refrigerator' | 'freezer'>;
+  altitudeFt: number | null;
+  pages: ReturnType<typeof usePages>;
+}
+
+function TestedPart({ product, jar, pack, method, altitudeFt, pages }: TestedPartProps) {
+  const row = findTestedRow({ product: product.product, pack, jar, method }, pages);
+  if (row.kind === 'refusal') return <Words weight={700}>{row.reason}</Words>;
+  return <ProcessPart row={row} altitudeFt={altitudeFt} checkedRows={pages.checkedRows} />;
+}
+
+/** How long it keeps cold and when it is ready, each filling by its own; and why it is not for the shelf, once. */
+function ColdPart({ recipe, way, jar }: { recipe: OwnRecipe; way: Way; jar: JarSize }) {
+  const { foods, faults } = judgedOnce(recipe);
+  return (
+    <View className="gap-2">
+      <Words>
+        Filled hot, cooled 20 minutes, then into the {way}: no canner. In clean {JARS[jar].several} with lids.
+      </Words>
+      {way === 'refrigerator' &&
+        foods.map(({ card, coldDays }) => {
+          const [low, high] = readyDaysOf(card, [recipe]);
+          return (
+            <Words key={card.card}>
+              {foods.length > 1 ? `${card.name}: ` : ''}
+              {high > 0 ? (
+                <>
+                  ready in{' '}
+                  <Words weight={800}>
+                    {low === high ? low : `${low} to ${high}`} {high === 1 ? 'day' : 'days'}
+                  </Words>
+                  ,{' '}
+                </>
+              ) : null}
+              eat within <Words weight={800}>{coldDaysWords(coldDays)}</Words>
+            </Words>
+          );
+        })}
+      <Words size="label" tone="ink-2">
+        {recipe.source && faults?.length === 0
+          ? 'It could go to the shelf by its tested page too.'
+          : `Not for the shelf: ${faults?.[0]?.reason ?? 'nobody tested it, as far as is known.'}`}
+      </Words>
+    </View>
+  );
+}
