@@ -15,6 +15,8 @@ export const PlaceSchema = v.object({
   kind: v.picklist(PLACE_KINDS, `must be one of ${PLACE_KINDS.join(', ')}`),
   /** The day something set aside is for. */
   forDay: v.optional(v.pipe(v.string(), v.isoDate('must be a day as 2026-09-12'))),
+  /** Jars that it holds. */
+  room: v.optional(v.pipe(v.number('must be a number'), v.integer('must be whole'), v.minValue(1), v.maxValue(5_000))),
 });
 
 export const BestMonthsSchema = v.picklist(BEST_MONTHS, 'must be 12 or 18');

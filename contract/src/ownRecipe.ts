@@ -127,7 +127,9 @@ const page = {
   fillF: v.optional(v.pipe(v.number(), v.minValue(32), v.maxValue(230))),
   readyDays: Days,
   fillings: v.pipe(
-    v.array(v.object({ id: PartId, name: v.pipe(Text(80), v.minLength(1, 'needs a name')), readyDays: Days })),
+    v.array(
+      v.object({ id: PartId, name: v.pipe(Text(80), v.minLength(1, 'needs a name')), jars: JarsMade, readyDays: Days }),
+    ),
     v.maxLength(12, 'are too many'),
   ),
   note: v.optional(Text(2_000)),

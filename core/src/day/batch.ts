@@ -6,7 +6,7 @@ import { mainLine } from '../recipe/cardCrops';
 import { recipeName } from '../recipe/recipeName';
 import { cardOfBatch } from '../yields/cardForCrop';
 import { type JarSize } from '../handbook/jars';
-import { type ProductId } from '../handbook/products';
+import { type ProductId, productRow } from '../handbook/products';
 import { isCold, type Method, type Way } from '../process/method';
 
 /** One canner load of a batch. */
@@ -95,8 +95,17 @@ export function cardOfLoad(
   return recipe === undefined ? cardOf(batch) : cardOf({ ...batch, recipe });
 }
 
-/** What a batch is called: "Strawberry jam". */
-export function nameOf(batch: Pick<Batch, 'product' | 'recipe' | 'uses'>): string {
+/**
+ * What a batch is called: "Strawberry jam"; a load of it by its own filling, where there are several.
+ *
+ * @param load undefined for the batch as a whole
+ */
+export function nameOf(
+  batch: Pick<Batch, 'product' | 'recipe' | 'uses'> & Partial<Pick<Batch, 'loads'>>,
+  load?: Pick<PlannedLoad, 'recipe'>,
+): string {
+  if (load?.recipe !== undefined) return recipeName({ product: batch.product, recipe: load.recipe });
+  if (batch.loads?.some(({ recipe }) => recipe !== undefined)) return productRow(batch.product).name;
   const crop = mainCropOf(batch);
   return recipeName({ product: batch.product, recipe: cardOf(batch)?.card, ...(crop && { crop }) });
 }

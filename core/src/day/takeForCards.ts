@@ -5,6 +5,7 @@ import { type Lot } from '../harvest/onHand';
 import { type PickUse } from '../harvest/pick';
 import { takeForBatch } from '../harvest/takeForBatch';
 import { quartsPerBatch } from '../recipe/cardColumns';
+import { amountWords } from '../recipe/cardWords';
 import { isProduce, kgAsPicked } from '../recipe/cardCrops';
 import { type MissingProduce } from '../yields/otherCrops';
 
@@ -37,7 +38,7 @@ export function takeForCards(
       if (perBatch === undefined) continue;
       // A dose is for each jar.
       const kg = line.then === 'per-jar' ? perBatch * jars : perBatch * batches;
-      needs.set(crop, { kg: (needs.get(crop)?.kg ?? 0) + kg, text: line.item });
+      needs.set(crop, { kg: (needs.get(crop)?.kg ?? 0) + kg, text: `${amountWords(line.amount)} ${line.item}` });
     }
   }
   const uses: PickUse[] = [];

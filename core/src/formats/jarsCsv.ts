@@ -154,7 +154,7 @@ function readRow(
   const made = readDay(cell('made'), choices);
   if (made.kind === 'fault') faults.push({ column: 'made', says: made.says });
   const seal = SEALS.find((each) => each === (cell('seal').toLowerCase() || 'sealed'));
-  if (!seal) faults.push({ column: 'seal', says: 'must be sealed, unsealed or opened' });
+  if (!seal) faults.push({ column: 'seal', says: 'must be sealed, unsealed, opened or cold' });
   const place = placeNamed(cell('place'), seal ?? 'sealed', choices.places);
   if (place === undefined)
     faults.push({

@@ -27,6 +27,8 @@ export interface Alarm {
   readonly dueAt: number;
   readonly loadId?: string;
   readonly taskId?: string;
+  /** What is done then, where its kind does not say so: "Skim". */
+  readonly words?: string;
   /** When it was answered, by the tap it asked for or by being heard. */
   readonly answeredAt?: number;
 }
@@ -104,7 +106,14 @@ function stepAlarms(running: RunningDay, { of }: DayProgress, batches: readonly 
     }
     if (clock.everyMin !== undefined) {
       const stirs = every(clock.everyMin, beganAt, Math.min(now, ended ?? now), `stir ${taskId}`, day.answered, ended);
-      alarms.push(...stirs.map((each) => ({ ...each, kind: 'stir' as const, taskId })));
+      alarms.push(
+        ...stirs.map((each) => ({
+          ...each,
+          kind: 'stir' as const,
+          taskId,
+          ...(clock.everyWords !== undefined && { words: clock.everyWords }),
+        })),
+      );
     }
     return alarms;
   });

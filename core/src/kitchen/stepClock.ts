@@ -19,6 +19,8 @@ export interface StepClock {
   readonly minutes?: number;
   /** Stirred, or turned, every so many minutes. */
   readonly everyMin?: number;
+  /** What is done then, where that is not stirring: "Skim". */
+  readonly everyWords?: string;
   /** Minutes that are started by a tap within it: a rolling boil, jars sterilised. */
   readonly tapMin?: number;
   readonly asks?: Doneness;
@@ -49,10 +51,17 @@ export function stepClock(task: DayTask, batch?: Pick<Batch, 'processMinutes' | 
     ...(waits && { minutes: minutes.p50 }),
     ...(waits && note.includes('stir every 10 min') && { everyMin: STIR_MIN }),
     ...(waits && note.includes('stir at half time') && { everyMin: Math.ceil(minutes.p50 / 2) }),
+    ...(waits && ownReminder(note)),
     ...(step === 'boil-1-hard' && { tapMin: 1 }),
     ...(waits && asks && { asks, againMin: 5 }),
     ...(note === 'measure gate' && { gate: true as const }),
   };
+}
+
+/** What a step in own words asks for: "Skim every 1440 min". */
+function ownReminder(note: string): Pick<StepClock, 'everyMin' | 'everyWords'> {
+  const told = /^([A-Z][\w ]*) every (\d+) min$/.exec(note);
+  return told ? { everyWords: told[1], everyMin: Number(told[2]) } : {};
 }
 
 /** What a step's clock shows; nothing runs between two readings. */

@@ -46,7 +46,7 @@ export function coldLot(
     ...(crop && { crop }),
     jar: batch.jar,
     place: isFrozen ? 'freezer' : 'refrigerator',
-    seal: 'unsealed',
+    seal: 'cold',
     madeAt: at,
     ...(readyDays > 0 && { readyAt: at + readyDays * DAY_MS }),
     // What no card says is taken for what keeps least.

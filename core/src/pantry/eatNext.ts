@@ -1,10 +1,11 @@
 import { groupBy } from '../handbook/groupBy';
 import { type Forecast } from './forecast';
+import { readyFrom } from './keepsUntil';
 import { inTakingOrder, type StockedLot } from './shelf';
 import { isPastUse } from './takeAdvice';
 
 /** Why a jar is to be eaten now, the most pressing first. */
-export const EAT_REASONS = ['past-use', 'opened', 'unsealed', 'past-best', 'best-soon', 'too-many'] as const;
+export const EAT_REASONS = ['past-use', 'opened', 'unsealed', 'cold', 'past-best', 'best-soon', 'too-many'] as const;
 export type EatReason = (typeof EAT_REASONS)[number];
 
 export interface EatNext {
@@ -27,12 +28,15 @@ export function eatNext(stocked: readonly StockedLot[], forecasts: readonly Fore
   const listed = stocked.flatMap((lot): EatNext[] => {
     if (lot.placeKind === 'aside') return [];
     if (isPastUse(lot, now)) return [{ lot, reason: 'past-use', jars: lot.jars }];
+    if (lot.seal === 'cold') return isPressing(lot, now) ? [{ lot, reason: 'cold', jars: lot.jars }] : [];
     if (lot.placeKind === 'refrigerator' && lot.seal !== 'sealed') return [{ lot, reason: lot.seal, jars: lot.jars }];
     return [];
   });
   // Jars of one product that stand sealed are eaten one after the other, whatever lot they are of.
   const late = groupBy(
-    stocked.filter((lot) => lot.placeKind !== 'aside' && !listed.some((item) => item.lot === lot)),
+    stocked.filter(
+      (lot) => lot.placeKind !== 'aside' && lot.seal !== 'cold' && !listed.some((item) => item.lot === lot),
+    ),
     ({ product, jar }) => `${product} ${jar}`,
   );
   for (const lots of late.values()) {
@@ -57,6 +61,13 @@ export function eatNext(stocked: readonly StockedLot[], forecasts: readonly Fore
   return [...listed, ...surplus].sort(
     (a, b) => EAT_REASONS.indexOf(a.reason) - EAT_REASONS.indexOf(b.reason) || inTakingOrder(a.lot, b.lot),
   );
+}
+
+/** What was made to be kept cold is eaten in its last two weeks at the latest, and not before it is ready. */
+const COLD_SOON_MS = 14 * DAY_MS;
+
+function isPressing(lot: StockedLot, now: number): boolean {
+  return lot.placeKind === 'refrigerator' && lot.keepsUntil < now + COLD_SOON_MS && readyFrom(lot) <= now;
 }
 
 /** So many of them a week that they are gone in about the time that is left; never none. */

@@ -2,8 +2,8 @@ import { type JarSize } from '../handbook/jars';
 import { type CropId } from '../handbook/crops';
 import { type ProductId } from '../handbook/products';
 
-/** Sealed as it came off the towel; never sealed, so kept cold; or opened since. */
-export const SEALS = ['sealed', 'unsealed', 'opened'] as const;
+/** Sealed as it came off the towel; did not seal, so kept cold; opened since; or made to be kept cold, and never canned. */
+export const SEALS = ['sealed', 'unsealed', 'opened', 'cold'] as const;
 export type Seal = (typeof SEALS)[number];
 
 /** Jars of one product and size, made in one load and kept in one place. */

@@ -9,6 +9,8 @@ export interface PantryPlace {
   readonly kind: PlaceKind;
   /** The day something set aside is for, "2026-09-12". */
   readonly forDay?: string;
+  /** Jars that it holds, where the household has said so. */
+  readonly room?: number;
 }
 
 /** What a household has from the first day; it names them as it likes and adds its own. */

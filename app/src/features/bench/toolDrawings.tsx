@@ -41,8 +41,8 @@ export function RecipeBox() {
       <Path d="M34 26H62M34 38H74M34 48H70" {...LINE} />
       <Path d="M66 22H76V28H66Z" fill={COLOURS.cobalt} />
       <Path d="M12 56H92V104H12Z" {...INK} />
-      <Path d="M12 56L20 46H84L92 56" {...LINE} />
-      <Path d="M40 76H64V88H40Z" {...LINE} />
+      <Path d="M12 56L20 46H84L92 56" {...LINE} fill="none" />
+      <Path d="M40 76H64V88H40Z" {...LINE} fill="none" />
     </Svg>
   );
 }

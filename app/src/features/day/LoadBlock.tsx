@@ -45,7 +45,7 @@ export function LoadBlock({ load, number, day, column, topPx }: LoadBlockProps) 
     (guest) => ` with ${countJars(guest.load.jars, guest.batch.jar)} ${nameOf(guest.batch).toLowerCase()}`,
   );
   const restMin = Math.round(rest.endMin - rest.startMin);
-  const words = `Load ${number}, ${jars} ${nameOf(load.batch).toLowerCase()}${guests.join('')}: in at ${timeOf(loading.startMin)}, ${said.process} from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then ${restMin} min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
+  const words = `Load ${number}, ${jars} ${nameOf(load.batch, load).toLowerCase()}${guests.join('')}: in at ${timeOf(loading.startMin)}, ${said.process} from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then ${restMin} min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
   return (
     <RowLink
       href={{ pathname: '/plan/load/[loadId]', params: { loadId: load.id } }}

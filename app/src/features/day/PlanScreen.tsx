@@ -108,7 +108,7 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
       <HeatSign phase={load.phase} size={24} />
       <View className="flex-1">
         <Words weight={700}>
-          {number}: {countJars(load.jars, load.batch.jar)} {nameOf(load.batch).toLowerCase()}
+          {number}: {countJars(load.jars, load.batch.jar)} {nameOf(load.batch, load).toLowerCase()}
         </Words>
         <Words size="label" tone="ink-2">
           {phaseWords(load.phase, load.batch.method)}

@@ -58,7 +58,14 @@ function Step({ day, entry, problem, cannerName }: StepProps) {
   const number = day.loads.findIndex(({ id }) => id === entry.task.loadId) + 1;
   const of = [
     ...(number > 0 ? [`load ${number}`] : []),
-    ...(batch ? [nameOf(batch).toLowerCase()] : []),
+    ...(batch
+      ? [
+          nameOf(
+            batch,
+            batch.loads.find(({ id }) => id === entry.task.loadId),
+          ).toLowerCase(),
+        ]
+      : []),
     ...(entry.task.cannerId !== undefined ? [cannerName(entry.task.cannerId)] : []),
   ].join(', ');
   return (

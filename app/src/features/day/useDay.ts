@@ -30,6 +30,8 @@ export interface DayLoad {
   readonly batch: Batch;
   readonly number: number;
   readonly jars: number;
+  /** Its own card, of several fillings. */
+  readonly recipe?: string;
   /** Loads of other batches that go in with it. */
   readonly guests: readonly LoadOfBatch[];
   /** The longest of all that go in together. */

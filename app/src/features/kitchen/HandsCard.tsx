@@ -188,9 +188,9 @@ function HandsStep({
 export function stepWords({ task }: ScheduledTask, day: Day): string {
   const batch = day.batches.find(({ id }) => id === task.batchId);
   if (!batch) return task.words;
-  const own = batch.loads.length > 1 && task.loadId !== undefined ? numberOf(task.loadId, day) : 0;
-  const load = own > 0 ? `, load ${own}` : '';
-  return `${task.words}, ${nameOf(batch).toLowerCase()}${load}`;
+  const own = batch.loads.find(({ id }) => id === task.loadId);
+  const number = own && batch.loads.length > 1 ? numberOf(own.id, day) : 0;
+  return `${task.words}, ${nameOf(batch, own).toLowerCase()}${number > 0 ? `, load ${number}` : ''}`;
 }
 
 function numberOf(loadId: string, day: Day): number {

@@ -103,7 +103,7 @@ function LoadsOfDay({ day }: { day: Day }) {
         >
           <HeatSign phase={load.phase} size={24} dark />
           <Words size="lead" weight={600} tone="milk" className="flex-1">
-            {i + 1}: {countJars(load.jars, load.batch.jar)} {nameOf(load.batch).toLowerCase()}
+            {i + 1}: {countJars(load.jars, load.batch.jar)} {nameOf(load.batch, load).toLowerCase()}
           </Words>
           <Words size="lead" tone="milk-2">
             {phaseWords(load.phase, load.batch.method)}

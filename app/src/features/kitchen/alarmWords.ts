@@ -3,7 +3,11 @@ import { type Alarm } from '@hoddle/core/kitchen/alarms';
 import { type Day } from '@/features/day/useDay';
 
 /** What a call asks for, in a few words, and of what. */
-export function alarmWords({ kind, loadId, taskId }: Alarm, day: Day, cannerName: (id: string) => string): string {
+export function alarmWords(
+  { kind, loadId, taskId, words }: Alarm,
+  day: Day,
+  cannerName: (id: string) => string,
+): string {
   const load = day.loads.find(({ id }) => id === loadId);
   const task = day.live?.running.tasks.find(({ id }) => id === taskId);
   const batch = day.batches.find(({ id }) => id === task?.batchId);
@@ -25,6 +29,6 @@ export function alarmWords({ kind, loadId, taskId }: Alarm, day: Day, cannerName
     case 'ask':
       return `Is it done? ${step}`;
     case 'stir':
-      return `Stir: ${step}`;
+      return `${words ?? 'Stir'}: ${step}`;
   }
 }

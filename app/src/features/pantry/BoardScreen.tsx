@@ -109,7 +109,7 @@ function Lots({ lots, now, jar }: { lots: readonly StockedLot[]; now: number; ja
             <View className="flex-1">
               <Words weight={700}>
                 {lot.jars} made {monthAndYear(lot.madeAt)}
-                {lot.seal !== 'sealed' && `, ${lot.seal}`}
+                {lot.seal !== 'sealed' && `, ${lot.seal === 'cold' ? 'kept cold' : lot.seal}`}
               </Words>
               <Words size="label" tone="ink-2">
                 {placeOf(household.places, lot.place).name}, {keepsWords(lot, now)}

@@ -59,6 +59,9 @@ export function PlacesScreen() {
             onName={(next) =>
               save({ places: places.map((each) => (each.id === place.id ? { ...each, name: next } : each)) })
             }
+            onRoom={(room) =>
+              save({ places: places.map((each) => (each.id === place.id ? withRoom(each, room) : each)) })
+            }
             onStrike={
               USUAL_PLACES.some(({ id }) => id === place.id) || jarsIn(place.id) > 0
                 ? undefined
@@ -109,11 +112,13 @@ function PlaceRow({
   place,
   jars,
   onName,
+  onRoom,
   onStrike,
 }: {
   place: PantryPlace;
   jars: number;
   onName: (name: string) => void;
+  onRoom: (room: number | undefined) => void;
   onStrike?: () => void;
 }) {
   const [name, setName] = useState(place.name);
@@ -128,10 +133,30 @@ function PlaceRow({
           onChange={setName}
         />
       </View>
+      <View className="w-[92px]">
+        <TextField
+          label="holds jars"
+          spokenLabel={`Jars that ${place.name} holds`}
+          value={place.room === undefined ? '' : String(place.room)}
+          onChange={(typed) => onRoom(readRoom(typed))}
+          numeric
+          wrong={place.room !== undefined && jars > place.room}
+        />
+      </View>
       {changed && (
         <TextKey words="Rename" label={`Rename ${place.name}`} onPress={() => onName(name.trim().slice(0, 40))} />
       )}
       {!changed && onStrike && <TextKey words="Strike out" label={`Strike out ${place.name}`} onPress={onStrike} />}
     </View>
   );
+}
+
+/** A whole number of jars; nothing for an empty field, and for what is none. */
+function readRoom(typed: string): number | undefined {
+  const room = Number(typed.replace(/\D/g, '').slice(0, 4));
+  return room >= 1 ? room : undefined;
+}
+
+function withRoom({ room: _, ...place }: PantryPlace, room: number | undefined): PantryPlace {
+  return room === undefined ? place : { ...place, room };
 }

@@ -148,7 +148,8 @@ function RecallPart({ recall, whole }: { recall: Recall; whole: boolean }) {
             <View key={lot.id} className="pb-1">
               <Words>
                 <Words weight={700}>{countOf(jars, lot)}</Words> here, {placeOf(household.places, lot.place).name}
-                {lot.seal !== 'sealed' && `, ${lot.seal}`}, made {monthAndYear(lot.madeAt)}
+                {lot.seal !== 'sealed' && `, ${lot.seal === 'cold' ? 'kept cold' : lot.seal}`}, made{' '}
+                {monthAndYear(lot.madeAt)}
               </Words>
               {movements
                 .filter(({ kind }) => kind !== 'stored')

@@ -2,6 +2,7 @@ import { JARS } from '@hoddle/core/handbook/jars';
 import { type EatNext, type EatReason } from '@hoddle/core/pantry/eatNext';
 import { type JarLot, type MovementKind } from '@hoddle/core/pantry/jarLot';
 import { type Range } from '@hoddle/core/measure/range';
+import { readyFrom } from '@hoddle/core/pantry/keepsUntil';
 import { type PantryPlace } from '@hoddle/core/pantry/place';
 import { type StockedLot } from '@hoddle/core/pantry/shelf';
 import { recipeName } from '@hoddle/core/recipe/recipeName';
@@ -31,9 +32,10 @@ export function rangeWords({ p10, p90 }: Range, now: number): string {
 export function keepsWords(lot: StockedLot, now: number): string {
   const past = lot.keepsUntil < now;
   if (lot.seal !== 'sealed' && lot.placeKind === 'refrigerator') {
-    return past
-      ? `past its use-by of ${dayAndDate(lot.keepsUntil)}: do not eat it`
-      : `use by ${dayAndDate(lot.keepsUntil)}`;
+    if (past) return `past its use-by of ${dayAndDate(lot.keepsUntil)}: do not eat it`;
+    const readyAt = readyFrom(lot);
+    const ready = readyAt > now ? `ready ${dayAndDate(readyAt)}, ` : '';
+    return `${ready}use by ${dayAndDate(lot.keepsUntil)}`;
   }
   return past ? 'past best, quality falling' : `best by ${monthAndYear(lot.keepsUntil)}`;
 }
@@ -42,6 +44,7 @@ export const EAT_WORDS: Readonly<Record<EatReason, string>> = {
   'past-use': 'past its days',
   opened: 'open',
   unsealed: 'did not seal',
+  cold: 'kept cold, its days run out',
   'past-best': 'past best',
   'best-soon': 'best by soon',
   'too-many': 'more than you eat in time',
@@ -51,6 +54,7 @@ export const EAT_WORDS: Readonly<Record<EatReason, string>> = {
 export function eatSentence({ lot, reason }: EatNext, now: number): string {
   if (reason === 'past-use') return `Past its use-by of ${dayAndDate(lot.keepsUntil)}: throw it away, do not taste it.`;
   if (reason === 'opened') return `Open: ${keepsWords(lot, now)}.`;
+  if (reason === 'cold') return `Kept cold: ${keepsWords(lot, now)}.`;
   if (reason === 'unsealed') return `Did not seal: ${keepsWords(lot, now)}.`;
   if (reason === 'too-many') return 'There is more of it than you eat while it is at its best.';
   return `${reason === 'past-best' ? 'Best was by' : 'Best by'} ${monthAndYear(lot.keepsUntil)}.`;

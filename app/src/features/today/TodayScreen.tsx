@@ -25,6 +25,7 @@ import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { isSameDay } from 'date-fns';
+import { SlowPart } from './SlowPart';
 
 /** What burns, what is planned, what cools: the first look in the morning. */
 export function TodayScreen() {
@@ -53,6 +54,7 @@ export function TodayScreen() {
         </View>
         <View className={wide ? 'flex-1' : 'pt-3'}>
           {day && <DayPlate day={day} now={now} />}
+          {day?.live && <SlowPart day={day} live={day.live} now={now} />}
           {!day?.loads.some(({ phase }) => phase === 'planned') && crops[0] && <NextPlate item={crops[0]} now={now} />}
           <LidsToPress now={now} />
           <ToWriteDown />

@@ -46,7 +46,7 @@ export function cardOfPage(page: RecipePage, from: string, filling?: Filling): C
     kind: filling?.name ?? '',
     name: filling?.name ?? name,
     from,
-    yields,
+    yields: filling ? { low: filling.jars, high: filling.jars, jar: yields.jar } : yields,
     ...(measured && { measured: { amount: cups(measured.cups), as: measured.as } }),
     ingredients: lines.map((line) => cardLine(line, entries.get(line.into) ?? last)),
     steps: ended,

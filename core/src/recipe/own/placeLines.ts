@@ -1,5 +1,5 @@
 import { type OwnLine, type OwnStep } from './recipePage';
-import { type ReadLine } from './readCardLine';
+import { HERBS, type ReadLine } from './readCardLine';
 
 /** Steps in which what is salted or soaked stands, and is poured off after. */
 const SOAKS = /^(?:salt-ice|salt-soak|soak|lime-soak|ice-water)/;
@@ -21,16 +21,37 @@ function place(line: Unplaced, steps: readonly OwnStep[]): OwnLine {
   if (line.then === 'drained') return into(soak ?? firstNaming(line, steps));
   // Salt that a soak is made with goes down the drain with it, and so does its water.
   if (soak && isOfSoak(line, soak, steps)) return { ...into(soak), then: 'drained' };
-  const produce = line.role === 'low-acid' || line.role === 'acid-food';
+  const others = steps.filter((step) => step !== soak);
   const named = firstNaming(
     line,
-    steps.filter((step) => step !== soak),
+    others.filter((step) => COOKS.test(nameOf(step)) || STEEPS.test(step.text)),
   );
-  const cook = steps.find((step) => COOKS.test(nameOf(step)) && (!produce || nameOf(step) !== 'boil-brine'));
-  if (produce) return into(cook ?? steps.find(({ entry }) => entry === 'raw-pack') ?? pack);
-  const pot = steps.find(({ entry }) => entry === 'boil-brine') ?? cook;
-  const cooked = named && (COOKS.test(nameOf(named)) || named.entry === undefined) ? named : undefined;
-  return into(cooked ?? pot);
+  if (named && isStrained(line, named, steps)) return { ...into(named), then: 'taken-out' };
+  const produce = line.role === 'low-acid' || line.role === 'acid-food';
+  const brine = steps.find(({ entry }) => entry === 'boil-brine');
+  const cook = others.find((step) => COOKS.test(nameOf(step)) && (!produce || step !== brine));
+  if (produce)
+    return into(
+      (named === brine ? undefined : named) ?? cook ?? steps.find(({ entry }) => entry === 'raw-pack') ?? pack,
+    );
+  // Without a word of it a spoon of butter goes in where it boils hardest.
+  const hardest = LATE.includes(line.role)
+    ? steps.find(({ entry = '' }) => /^(?:full-boil|boil-1-hard|boil-to-set)/.test(entry))
+    : undefined;
+  return into(named ?? brine ?? hardest ?? cook);
+}
+
+const STEEPS = /\b(?:steep|infuse|macerate|soak)/i;
+const LATE: readonly OwnLine['role'][] = ['oil', 'pectin'];
+
+/** Herbs and spices that only give their taste: steeped, and strained off after. */
+function isStrained({ role, item, crops }: Unplaced, step: OwnStep, steps: readonly OwnStep[]): boolean {
+  const isHerb = role === 'spice' || (role === 'low-acid' && crops.length === 0 && HERBS.test(item));
+  if (!isHerb || !STEEPS.test(step.text)) return false;
+  const after = steps.slice(steps.indexOf(step) + 1);
+  return after.some(
+    ({ entry = '', text }) => /^(?:strain|drip)/.test(entry) || /\bstrain|\bsieve|take out|remove/i.test(text),
+  );
 }
 
 function nameOf({ entry, text }: OwnStep): string {
@@ -46,17 +67,21 @@ function isOfSoak({ role, item }: Unplaced, soak: OwnStep, steps: readonly OwnSt
     : role === 'salt' && /salt/.test(soak.entry ?? '') && others.length === 0 && item !== '';
 }
 
-/** The first step whose sentence names the ingredient. */
+/** Words that name no ingredient by themselves. */
+const PLAIN =
+  /^(?:white|cider|canning|pickling|brown|ground|whole|fresh|bottled|powdered|liquid|leaves|leaf|root|juice|packed|small|large|dried|black|green|sweet|sour)$/;
+
+/** The first step whose sentence names the ingredient: by its last word first, then by any other. */
 function firstNaming({ item }: Pick<OwnLine, 'item'>, steps: readonly OwnStep[]): OwnStep | undefined {
-  const word = item
+  const words = item
     .toLowerCase()
-    .split(' ')
-    .filter(
-      (part) =>
-        part.length > 3 &&
-        !/^(?:white|cider|canning|pickling|brown|ground|whole|fresh|bottled|powdered|liquid)$/.test(part),
-    )
-    .at(-1)
-    ?.replace(/(?:ies|es|s)$/, '');
-  return word === undefined ? undefined : steps.find(({ text }) => text.toLowerCase().includes(word));
+    .split(/[^a-z]+/)
+    .filter((part) => part.length > 2 && !PLAIN.test(part))
+    .map((part) => part.replace(/(?<=...)(?:ies|es|s)$/, ''))
+    .reverse();
+  for (const word of words) {
+    const step = steps.find(({ text }) => text.toLowerCase().includes(word));
+    if (step) return step;
+  }
+  return undefined;
 }

@@ -65,7 +65,7 @@ function mended(text: string): string {
 function nameOf({ food }: WrittenLine, plain: string): [item: string, prep: string | undefined] {
   const [first = '', ...rest] = food.split(/,|;| - /);
   const cut = first.replace(
-    /^(?:(?:very |finely |thinly |coarsely |freshly |fresh |firm |ripe |medium |large |small )*)/i,
+    /^(?:(?:very |packed |lightly |finely |thinly |coarsely |freshly |fresh |firm |ripe |medium |large |small )*)/i,
     '',
   );
   const done =
@@ -73,6 +73,11 @@ function nameOf({ food }: WrittenLine, plain: string): [item: string, prep: stri
   const before = done.exec(cut)?.[1];
   const item =
     cut
+      .replace(/^(?:some|a pinch|pinch|a few|several) (?:of )?/i, '')
+      .replace(
+        /^(?:cloves?|heads?|sticks?|sprigs?|ears?|stalks?|slices?|bulbs?|bunch(?:es)?|pkgs?|packages?|box(?:es)?) (?:of )?(?=\w)/i,
+        '',
+      )
       .replace(done, '')
       .replace(/ (?:for|to|tied|in|per|each) .*$/i, '')
       .trim() ||
@@ -84,7 +89,9 @@ function nameOf({ food }: WrittenLine, plain: string): [item: string, prep: stri
   return [item === '' ? plain : item, prep === '' ? undefined : prep];
 }
 
-const HERBS = /\b(mint|basil|thyme|rosemary|sage|parsley|cilantro|tarragon|lavender|lemon balm|chives|marjoram)\b/i;
+/** Herbs that flavour; a jar full of them would be low in acid. */
+export const HERBS =
+  /\b(mint|basil|thyme|rosemary|sage|parsley|cilantro|tarragon|lavender|lemon balm|chives|marjoram)\b/i;
 
 /** A crop's acid is the handbook's; what nobody knows counts as low in acid. */
 function roleOf({ role, food }: WrittenLine, item: string, crops: readonly CropId[]): Role {

@@ -44,6 +44,10 @@ function sentencesOf(paragraph: string): string[] {
     .filter((part) => /[a-z]/i.test(part));
 }
 
+function capitalised(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
 function isAfterFilling(read: readonly ReadStep[]): boolean {
   return read.some(({ entry }) => entry === 'fill' || entry === 'raw-pack' || entry === 'pack-hot');
 }
@@ -51,7 +55,13 @@ function isAfterFilling(read: readonly ReadStep[]): boolean {
 function stepsOf(sentence: string): ReadStep[] {
   const step = readStep(sentence);
   const washed = WASHED.test(sentence) && step.entry !== 'wash' && step.entry !== 'wash-blossom-end';
-  return washed ? [{ text: 'Wash and pick over', entry: 'wash', occupies: [] }, step] : [step];
+  if (washed) {
+    const rest = sentence.replace(/^.*?\b(?:wash|rinse|scrub)\b[^,]*?(?: and|,)\s+/i, '');
+    return [{ text: 'Wash and pick over', entry: 'wash', occupies: [] }, readStep(capitalised(rest))];
+  }
+  // "Skim, ladle into jars": two things one after the other.
+  const fills = step.entry === 'skim' ? /\b(?:ladle|fill|pour|spoon)\b.*\bjars?\b.*/i.exec(sentence)?.[0] : undefined;
+  return fills === undefined ? [step] : [{ ...step, text: 'Skim' }, readStep(capitalised(fills))];
 }
 
 /** Covering, bubbles, rims, lids are one step of the handbook, however many sentences tell of it. */

@@ -82,6 +82,7 @@ const ENTRIES: readonly (readonly [RegExp, Entry])[] = [
   [/measure (?:the |out )?(?:\w+ )?(?:juice|liquid|vinegar|syrup)/i, fixed('measure-juice')],
   [/measure (?:the |out )?(?:\w+ )?(?:pulp|fruit)/i, fixed('measure-pulp')],
   [/(?:hard|rolling) boil.*\b(?:1|one) min|boil hard/i, fixed('boil-1-hard')],
+  [/rolling boil/i, fixed('full-boil')],
   [
     /setting point|gelling point|jell(?:ies|ing)|sheets? (?:off|from)|cold plate|until (?:it |they )?(?:sets?|jells?|gels?)\b/i,
     (time) => `boil-to-set-${time?.[1] ?? 25}`,

@@ -61,6 +61,8 @@ export interface OwnStep {
 export interface Filling {
   readonly id: string;
   readonly name: string;
+  /** Its jars in one batch: its own lines are for so many. */
+  readonly jars: number;
   /** Days until it is ready. */
   readonly readyDays: Minutes;
 }

@@ -22,13 +22,16 @@ export function FillingsPart({ page, onChange }: FillingsPartProps) {
     const name = typed.trim();
     if (name === '') return;
     const number = Math.max(0, ...fillings.map(({ id }) => Number(id.slice(1)) || 0)) + 1;
-    const filling: Filling = { id: `f${number}`, name, readyDays: READY_DAYS.cut };
+    // The jars of the batch, shared out anew among all fillings.
+    const all = fillings.length + 1;
+    const share = Math.max(1, Math.floor(page.yields.high / all));
+    const filling: Filling = { id: `f${number}`, name, jars: share, readyDays: READY_DAYS.cut };
     // A line of that name is its own from now on.
     const word = name.toLowerCase().replace(/s$/, '');
     const own = lines.map((line) =>
       line.filling === undefined && line.item.toLowerCase().includes(word) ? { ...line, filling: filling.id } : line,
     );
-    onChange({ fillings: [...fillings, filling], lines: own });
+    onChange({ fillings: [...fillings.map((each) => ({ ...each, jars: share })), filling], lines: own });
     setTyped('');
   };
   const change = (changed: Filling) =>
@@ -54,11 +57,20 @@ export function FillingsPart({ page, onChange }: FillingsPartProps) {
             <View className="flex-1">
               <Words weight={700}>{filling.name}</Words>
               <Words size="label" tone="ink-2">
-                {lines.filter((line) => line.filling === filling.id).length} lines of its own
+                {ownLines(lines.filter((line) => line.filling === filling.id).length)}
               </Words>
             </View>
-            <View className="w-[110px]">
+            <View className="w-[84px]">
               <SpanField
+                key={`jars ${filling.jars}`}
+                label="Its jars"
+                value={[filling.jars, filling.jars]}
+                onChange={([, jars]) => jars > 0 && jars <= 100 && change({ ...filling, jars })}
+              />
+            </View>
+            <View className="w-[104px]">
+              <SpanField
+                key={`ready ${filling.readyDays.join()}`}
                 label="Ready in days"
                 value={filling.readyDays}
                 onChange={(readyDays) => change({ ...filling, readyDays })}
@@ -80,4 +92,8 @@ export function FillingsPart({ page, onChange }: FillingsPartProps) {
       </View>
     </View>
   );
+}
+
+function ownLines(count: number): string {
+  return count === 0 ? 'no line of its own yet' : count === 1 ? 'one line of its own' : `${count} lines of its own`;
 }

@@ -8,7 +8,7 @@ import { ChipRadio } from '@/ui/ChipRadio';
 import { SmallKey } from '@/ui/SmallKey';
 import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
-import { FATE_WORDS, ROLE_WORDS } from './fateWords';
+import { FATE_WORDS, ROLE_WORDS, withFate } from './fateWords';
 
 interface LineFormProps {
   line: OwnLine;
@@ -39,7 +39,7 @@ export function LineForm({ line, steps, fillings, onChange, onRemove }: LineForm
             key={then}
             words={FATE_WORDS[then]}
             chosen={line.then === then}
-            onPress={() => onChange({ ...settled, then })}
+            onPress={() => onChange(withFate(line, then, steps))}
           />
         ))}
       </Chips>

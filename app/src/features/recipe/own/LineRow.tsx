@@ -16,11 +16,16 @@ interface LineRowProps {
   onRemove: () => void;
 }
 
+const PACKED = ['raw-pack', 'pack-hot', 'fill'];
+
 /** One ingredient as it was understood, above what was typed; tapped, it can be changed. */
 export function LineRow({ line, steps, fillings, isOpened, onOpen, onChange, onRemove }: LineRowProps) {
   const { item, text, amount, then, open, into, weak } = line;
   const step = steps.find(({ id }) => id === into);
-  const where = open ? OPEN_WORDS[open] : `${FATE_WORDS[then]}${weak ? ', weak' : ''}`;
+  // What is packed and never cooked goes straight into the jars.
+  const isPacked = then === 'jar' && PACKED.includes(step?.entry ?? '');
+  const fate = isPacked ? 'jars' : FATE_WORDS[then];
+  const where = open ? OPEN_WORDS[open] : `${fate}${weak ? ', weak' : ''}`;
   const what = `${amountWords(amount)} ${item}`;
   return (
     <View
@@ -46,7 +51,7 @@ export function LineRow({ line, steps, fillings, isOpened, onOpen, onChange, onR
             {text}
           </Words>
         </View>
-        <FateDrawing fate={open ? 'open' : then} />
+        <FateDrawing fate={open ? 'open' : isPacked ? 'per-jar' : then} />
         <View className="w-[76px]">
           <Words size="label" weight={700} tone={open ? 'cobalt' : 'ink'}>
             {where}
@@ -60,7 +65,7 @@ export function LineRow({ line, steps, fillings, isOpened, onOpen, onChange, onR
       </Pressable>
       {open && (
         <View role="group" aria-label={`${item}: ${OPEN_WORDS[open]}`} className="flex-row flex-wrap gap-2 pt-1">
-          {settlingsOf(line).map(({ words, settled }, i) => (
+          {settlingsOf(line, steps).map(({ words, settled }, i) => (
             <Pressable
               key={words}
               role="button"

@@ -2,6 +2,7 @@ import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { ownProductId } from '@hoddle/core/handbook/ownIds';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { readyDaysOf } from '@hoddle/core/pantry/coldLot';
+import { placeOf } from '@hoddle/core/pantry/place';
 import { coldDaysWords } from '@hoddle/core/process/coldWays';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { isCold, type Way } from '@hoddle/core/process/method';
@@ -17,6 +18,7 @@ import { MissingLines } from '@/features/recipe/MissingLines';
 import { OptionalSteps } from '@/features/recipe/OptionalSteps';
 import { RecipeSheet } from '@/features/recipe/RecipeSheet';
 import { sheetOfBatch } from '@/features/recipe/sheetOf';
+import { usePantry } from '@/features/pantry/usePantry';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
 import { Choice } from '@/ui/Choice';
@@ -88,7 +90,7 @@ function MakeOwn({ recipe, product }: { recipe: OwnRecipe; product: ProductRow }
           isTested={() => true}
         />
         {isCold(way) ? (
-          <ColdPart recipe={recipe} way={way} jar={jar} />
+          <ColdPart recipe={recipe} way={way} jar={jar} jars={all} />
         ) : (
           <TestedPart
             product={product}
@@ -158,7 +160,11 @@ function TestedPart({ product, jar, pack, method, altitudeFt, pages }: TestedPar
 }
 
 /** How long it keeps cold and when it is ready, each filling by its own; and why it is not for the shelf, once. */
-function ColdPart({ recipe, way, jar }: { recipe: OwnRecipe; way: Way; jar: JarSize }) {
+function ColdPart({ recipe, way, jar, jars }: { recipe: OwnRecipe; way: Way; jar: JarSize; jars: number }) {
+  const { household } = useHousehold();
+  const { stocked } = usePantry();
+  const { room } = placeOf(household.places, way);
+  const there = stocked.filter(({ place }) => place === way).reduce((sum, lot) => sum + lot.jars, 0);
   const { foods, faults } = judgedOnce(recipe);
   return (
     <View className="gap-2">
@@ -184,6 +190,12 @@ function ColdPart({ recipe, way, jar }: { recipe: OwnRecipe; way: Way; jar: JarS
             </Words>
           );
         })}
+      {room !== undefined && (
+        <Words weight={there + jars > room ? 800 : 400} role={there + jars > room ? 'alert' : undefined}>
+          {placeOf(household.places, way).name} holds {room} jars, {there} stand there
+          {there + jars > room ? `: ${there + jars - room} too many` : ''}.
+        </Words>
+      )}
       <Words size="label" tone="ink-2">
         {recipe.source && faults?.length === 0
           ? 'It could go to the shelf by its tested page too.'

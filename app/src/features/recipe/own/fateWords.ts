@@ -1,5 +1,6 @@
 import { type Fate, type Role } from '@hoddle/core/handbook/cards/card';
-import { type OpenQuestion, type OwnLine } from '@hoddle/core/recipe/own/recipePage';
+import { placeLines } from '@hoddle/core/recipe/own/placeLines';
+import { type OpenQuestion, type OwnLine, type OwnStep } from '@hoddle/core/recipe/own/recipePage';
 
 /** What becomes of an ingredient, on a key. */
 export const FATE_WORDS: Readonly<Record<Fate, string>> = {
@@ -43,7 +44,7 @@ export interface Settling {
 }
 
 /** The keys of an open line, the likely one first; it is never taken by itself. */
-export function settlingsOf(line: OwnLine): Settling[] {
+export function settlingsOf(line: OwnLine, steps: readonly OwnStep[]): Settling[] {
   const { open, weak: _, ...plain } = line;
   switch (open) {
     case 'strength':
@@ -54,9 +55,9 @@ export function settlingsOf(line: OwnLine): Settling[] {
       ];
     case 'where':
       return [
-        { words: 'Each jar', settled: { ...plain, then: 'per-jar' } },
-        { words: 'Pot', settled: { ...plain, then: 'jar' } },
-        { words: 'Fished out', settled: { ...plain, then: 'taken-out' } },
+        { words: 'Each jar', settled: withFate(plain, 'per-jar', steps) },
+        { words: 'Pot', settled: withFate(plain, 'jar', steps) },
+        { words: 'Fished out', settled: withFate(plain, 'taken-out', steps) },
       ];
     case 'food':
       return [
@@ -68,4 +69,10 @@ export function settlingsOf(line: OwnLine): Settling[] {
     default:
       return [];
   }
+}
+
+/** With another fate a line goes in at another step. */
+export function withFate({ open: _, ...line }: OwnLine, then: Fate, steps: readonly OwnStep[]): OwnLine {
+  const [placed] = placeLines([{ ...line, then }], steps);
+  return { ...line, then, into: placed?.into ?? line.into };
 }

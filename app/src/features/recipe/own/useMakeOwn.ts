@@ -7,6 +7,7 @@ import { coldBatchOf } from '@hoddle/core/day/coldBatchOf';
 import { usuallyWithout } from '@hoddle/core/day/daySequence';
 import { takeForCards } from '@hoddle/core/day/takeForCards';
 import { cardsOf } from '@hoddle/core/handbook/cards';
+import { type Card } from '@hoddle/core/handbook/cards/card';
 import { type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
@@ -38,8 +39,8 @@ export function useMakeOwn(recipe: OwnRecipe, product: ProductRow) {
   const [counts, setCounts] = useState<Readonly<Record<string, number>>>({});
   const [startAt, setStartAt] = useState(() => nextQuarter(householdNow()));
   const [without, setWithout] = useState<readonly string[]>(() => (card ? usuallyWithout(card) : []));
-  const countOf = (id: string) => counts[id] ?? (recipe.fillings.length === 0 ? usual : 1);
-  const jars = cards.map((own) => ({ card: own, jar, jars: countOf(own.card) }));
+  const countOf = (own: Card) => counts[own.card] ?? (recipe.fillings.length === 0 ? usual : (own.yields?.high ?? 1));
+  const jars = cards.map((own) => ({ card: own, jar, jars: countOf(own) }));
   const all = jars.reduce((sum, each) => sum + each.jars, 0);
   const taken = takeForCards(
     jars.filter((each) => each.jars > 0),
