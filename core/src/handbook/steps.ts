@@ -98,6 +98,11 @@ function stepRow(row: StepTableRow): StepRow {
 export const STEPS: readonly StepRow[] = ROWS.map(stepRow);
 const BY_STEP = new Map([...STEPS, ...FURTHER_STEPS.map(stepRow)].map((row) => [row.step, row]));
 
+/** Every step of the handbook, the printed ones first. */
+export function allStepRows(): readonly StepRow[] {
+  return [...BY_STEP.values()];
+}
+
 /** Steps in a household's own words, by their entry. */
 export const ownSteps = new Laid<ReadonlyMap<string, StepRow>>(new Map());
 

@@ -1,4 +1,5 @@
 import { type ProduceId } from '../handbook/produce';
+import { isOwnProduct } from '../handbook/ownIds';
 import { type ProductId } from '../handbook/products';
 import { type BatchRecord, lbPerQuartOf } from './batchRecord';
 import { dot } from '../measure/dot';
@@ -37,16 +38,24 @@ export function learnYields(records: readonly BatchRecord[], now: number): Learn
     const deviation = Math.log(lbPerQuart / printed.medianLbPerQuart);
     return [{ crop: record.crop, product: record.product, deviation, staleness: KEPT_A_YEAR ** -years }];
   });
-  const model = new YieldModel(signs);
+  // A recipe of the household's own learns from its own batches alone, and teaches nothing else.
+  const model = new YieldModel(signs.filter(({ product }) => !isOwnProduct(product)));
+  const owns = new Map<ProductId, YieldModel>();
+  const ownModel = (product: ProductId) => {
+    const own = owns.get(product) ?? new YieldModel(signs.filter((sign) => sign.product === product));
+    owns.set(product, own);
+    return own;
+  };
   const known = new Map<string, readonly MixturePart[]>();
   return {
     records: counted,
     deviationOf: (crop, product) => {
       const spread = productSpreadOf({ product, crop });
-      const isSeen = signs.some((sign) => sign.product === product);
+      const isOwn = isOwnProduct(product);
+      const isSeen = isOwn || signs.some((sign) => sign.product === product);
       // Products that were never made differ by their spread alone.
       const key = isSeen ? `${crop} ${product}` : `${crop} ${spread.toFixed(2)}`;
-      const parts = known.get(key) ?? model.deviationOf(crop, product, spread);
+      const parts = known.get(key) ?? (isOwn ? ownModel(product) : model).deviationOf(crop, product, spread);
       known.set(key, parts);
       return parts;
     },

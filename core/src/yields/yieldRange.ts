@@ -1,4 +1,5 @@
 import { type ProduceId } from '../handbook/produce';
+import { isOwnProduct } from '../handbook/ownIds';
 import { type ProductId } from '../handbook/products';
 import { KG_PER_LB, ML_PER_CUP } from '../measure/amount';
 import { type Range } from '../measure/range';
@@ -11,6 +12,8 @@ import { learnYields, type LearnedYields } from './yieldModel';
 export interface YieldBasis {
   readonly printedLbPerQuart: number;
   readonly fromFormula: boolean;
+  /** By a page of the household's own. */
+  readonly fromOwnPage?: true;
   /** Batches of this product from this crop, and of anything else from it. */
   readonly ownBatches: number;
   readonly otherBatchesOfCrop: number;
@@ -59,7 +62,10 @@ function workOut(product: ProductId, crop: ProduceId, learned: LearnedYields): Y
     quantiles.set(chance, lbPerQuart);
     return lbPerQuart;
   };
-  const ofCrop = learned.records.filter((record) => record.crop === crop);
+  const isOwn = isOwnProduct(product);
+  const ofCrop = learned.records.filter(
+    (record) => record.crop === crop && (isOwn ? record.product === product : !isOwnProduct(record.product)),
+  );
   const own = ofCrop.filter((record) => record.product === product).sort((a, b) => b.madeAt - a.madeAt);
   const last = own[0] && lbPerQuartOf(own[0]);
   return {
@@ -67,6 +73,7 @@ function workOut(product: ProductId, crop: ProduceId, learned: LearnedYields): Y
     basis: {
       printedLbPerQuart: printed.medianLbPerQuart,
       fromFormula: printed.card !== undefined,
+      ...(isOwn && { fromOwnPage: true as const }),
       ownBatches: own.length,
       otherBatchesOfCrop: ofCrop.length - own.length,
       ...(last !== undefined && { lastLbPerQuart: last }),
@@ -92,8 +99,8 @@ export function inYieldUnit(lbPerQuart: number, units: 'us' | 'metric'): number 
 
 /** A basis in one line: "handbook + your 6 batches, last time 2.9 lb a quart". */
 export function basisWords(basis: YieldBasis, units: 'us' | 'metric' = 'us'): string {
-  const { fromFormula, ownBatches, otherBatchesOfCrop, lastLbPerQuart } = basis;
-  const start = fromFormula ? 'formula' : 'handbook';
+  const { fromFormula, fromOwnPage, ownBatches, otherBatchesOfCrop, lastLbPerQuart } = basis;
+  const start = fromOwnPage ? 'its page' : fromFormula ? 'formula' : 'handbook';
   const count = (batches: number) => `${batches} ${batches === 1 ? 'batch' : 'batches'}`;
   if (ownBatches > 0 && lastLbPerQuart !== undefined) {
     return `${start} + your ${count(ownBatches)}, last time ${yieldWords(lastLbPerQuart, units)}`;

@@ -88,7 +88,7 @@ function rowOf(entry: string, { text, hands = SOME_HANDS, wait = [0, 0], occupie
       : '';
   return {
     step: entry,
-    words: text.length > 60 ? `${text.slice(0, 59)}…` : text,
+    words: shortWords(text),
     handsPerLb: [0, 0],
     fixedMinutes: hands,
     waitMinutes: wait,
@@ -119,4 +119,11 @@ function cardLine(
     into,
     then,
   };
+}
+
+/** As a strip has room for it: without what ties it to the sentence before. */
+function shortWords(text: string): string {
+  const plain = text.replace(/^(?:meanwhile|in the meantime|at the same time|then|next),?\s+/i, '');
+  const own = plain.charAt(0).toUpperCase() + plain.slice(1);
+  return own.length > 60 ? `${own.slice(0, 59)}…` : own;
 }

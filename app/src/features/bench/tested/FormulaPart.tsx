@@ -1,8 +1,15 @@
-import { cardsOf } from '@hoddle/core/handbook/cards';
+import { cardToJsonLd } from '@hoddle/core/formats/recipeJsonLd';
+import { cardsOf, findCard } from '@hoddle/core/handbook/cards';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { lineWords } from '@hoddle/core/recipe/cardWords';
 import { printSpan } from '@hoddle/core/measure/span';
+import { pageOfCard } from '@hoddle/core/recipe/own/pageOfCard';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { v7 as uuidV7 } from 'uuid';
+import { saveText } from '@/features/pantry/files';
+import { usePageDrafts } from '@/features/recipe/own/pageDrafts';
+import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';
 
 /** The published recipes a product's time was tested with, one batch as printed: what goes in, what is poured off, what it gives. */
@@ -32,6 +39,7 @@ export function FormulaPart({ product }: { product: ProductRow }) {
             </Words>
           )}
           {caution !== undefined && <Words weight={600}>{caution}</Words>}
+          <CardKeys id={card} />
         </View>
       ))}
       <Words tone="ink-2">
@@ -39,6 +47,31 @@ export function FormulaPart({ product }: { product: ProductRow }) {
           ? 'Dry spices are fine. Another kind of pectin, less sugar or a doubled batch is another jam, which was not tested.'
           : 'Less of a low-acid vegetable, dry spices and any vinegar of 5 % are fine. More vegetables, less acid, more water, oil or flour end the tested time.'}
       </Words>
+    </View>
+  );
+}
+
+/** A card out as a file, or the ground of a recipe of the household's own: changed, it is untested. */
+function CardKeys({ id }: { id: string }) {
+  const router = useRouter();
+  const change = usePageDrafts((store) => store.change);
+  const card = findCard(id);
+  if (!card) return null;
+  const own = () => {
+    const { processing: _, ...page } = pageOfCard(card);
+    const recipeId = uuidV7();
+    change({ ...page, name: `${page.name}, our way`, id: recipeId, revision: 1 });
+    router.navigate({ pathname: '/bench/recipes/[id]', params: { id: recipeId } });
+  };
+  return (
+    <View className="flex-row flex-wrap gap-2 pt-2">
+      <SmallKey
+        words="As a file"
+        onPress={() =>
+          saveText(JSON.stringify(cardToJsonLd(card), null, 2), `${id.replace('/', '-')}.jsonld`, 'application/ld+json')
+        }
+      />
+      <SmallKey words="Write our own from it" onPress={own} />
     </View>
   );
 }

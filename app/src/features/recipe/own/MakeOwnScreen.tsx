@@ -67,7 +67,7 @@ function MakeOwn({ recipe, product }: { recipe: OwnRecipe; product: ProductRow }
     <Screen
       station="plan"
       title={recipe.name}
-      note={`One batch: ${recipe.yields.low === recipe.yields.high ? '' : `${recipe.yields.low} to `}${countJars(recipe.yields.high, recipe.yields.jar)} by its page`}
+      note={make.batchWords}
       backTo={`/bench/recipes/${recipe.id}`}
       foot={isReady ? <Key tall words={`Plan ${countJars(all, jar)}`} onPress={plan} /> : undefined}
     >

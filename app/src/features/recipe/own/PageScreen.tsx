@@ -2,6 +2,8 @@ import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { pageToJsonLd } from '@hoddle/core/formats/recipeJsonLd';
 import { isOwnProduct, ownProductId } from '@hoddle/core/handbook/ownIds';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
+import { changedBeyond } from '@hoddle/core/process/changedPage';
+import { type ChangeVerdict } from '@hoddle/core/recipe/change';
 import { type RecipeFault, recipeFaults } from '@hoddle/core/process/recipeFaults';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -49,12 +51,16 @@ function Page({ page, kept, isChanged }: { page: OwnRecipe; kept: OwnRecipe | un
   const enter = useHouseholdStore((store) => store.enter);
   const [faults, setFaults] = useState<readonly RecipeFault[]>([]);
   const change = (part: Partial<OwnRecipe>) => keepDraft({ ...page, ...part });
-  const keep = (isDraft: boolean) => {
+  const [asked, setAsked] = useState<readonly ChangeVerdict[]>([]);
+  const keep = (isDraft: boolean, isSure = false) => {
     const pack = page.steps.some(({ entry }) => entry === 'raw-pack') ? 'raw' : 'hot';
     const recipe: OwnRecipe = { ...page, pack, draft: isDraft, revision: (kept?.revision ?? 0) + 1 };
     const found = recipeFaults(recipe);
     setFaults(found);
     if (found.length > 0) return;
+    const beyond = isDraft || isSure ? [] : changedBeyond(kept, recipe);
+    setAsked(beyond);
+    if (beyond.length > 0) return;
     enter({ kind: 'recipe', recipe });
     forget(page.id);
     if (isDraft) router.navigate('/bench/recipes');
@@ -71,6 +77,16 @@ function Page({ page, kept, isChanged }: { page: OwnRecipe; kept: OwnRecipe | un
       foot={
         <View className="gap-2">
           <FaultLines faults={faults} />
+          {asked.length > 0 && (
+            <AskChanged
+              asked={asked}
+              onCorrected={() => keep(false, true)}
+              onOwn={() => {
+                setAsked([]);
+                keepDraft(withoutSource(page));
+              }}
+            />
+          )}
           {isReady ? (
             <Key
               tall
@@ -123,6 +139,29 @@ function Page({ page, kept, isChanged }: { page: OwnRecipe; kept: OwnRecipe | un
 
 function withoutSource({ source: _, ...page }: OwnRecipe): OwnRecipe {
   return page;
+}
+
+/** A tested recipe was changed further than its time bears: was it read wrong, or is it another recipe now? */
+function AskChanged({
+  asked,
+  onCorrected,
+  onOwn,
+}: {
+  asked: readonly ChangeVerdict[];
+  onCorrected: () => void;
+  onOwn: () => void;
+}) {
+  return (
+    <View role="alert" className="gap-2">
+      {asked.slice(0, 3).map(({ line, tested, reason, change }) => (
+        <Words key={`${change} ${line ?? tested ?? ''}`} weight={600}>
+          {line ?? tested}: {reason}
+        </Words>
+      ))}
+      <Key look="outline" words="The page says it so: corrected" onPress={onCorrected} />
+      <Key look="outline" words="Our own change: untested from now on" onPress={onOwn} />
+    </View>
+  );
 }
 
 /** What of the page may not be, each with its rule; nothing of what was typed is gone. */

@@ -1,4 +1,5 @@
 import { stepOf } from '@hoddle/core/handbook/steps';
+import { stepsNamed } from '@hoddle/core/handbook/stepsNamed';
 import { readStep } from '@hoddle/core/recipe/own/readStep';
 import { type OwnStep } from '@hoddle/core/recipe/own/recipePage';
 import { useState } from 'react';
@@ -64,6 +65,20 @@ export function StepsPart({ steps, onChange }: StepsPartProps) {
           </View>
         ))}
       </View>
+      {stepsNamed(typed).length > 0 && (
+        <View role="group" aria-label="The handbook’s steps" className="flex-row flex-wrap gap-2">
+          {stepsNamed(typed).map(({ entry, words }) => (
+            <SmallKey
+              key={entry}
+              words={words}
+              onPress={() => {
+                onChange([...steps, { id: nextId(steps), text: words, entry, occupies: [] }]);
+                setTyped('');
+              }}
+            />
+          ))}
+        </View>
+      )}
       <View className="flex-row items-end gap-2">
         <View className="flex-1">
           <TextField label="One more step" value={typed} onChange={setTyped} />

@@ -18,14 +18,17 @@ import { v7 as uuidV7 } from 'uuid';
 import { useLots } from '@/features/harvest/useOnHand';
 import { usePages } from '@/features/process/usePages';
 import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
+import { useLearned } from '@/features/yields/useLearned';
 import { householdNow, useHousehold } from '@/store/useHousehold';
+import { batchWords } from './batchWords';
 
 const STEP_MS = 15 * 60_000;
 const COLD_WAYS: readonly Cold[] = ['refrigerator', 'freezer'];
 
 /** Draft of a batch of the household's own recipe: where to, how many jars, of which filling, when. */
 export function useMakeOwn(recipe: OwnRecipe, product: ProductRow) {
-  const { household } = useHousehold();
+  const { household, batchRecords } = useHousehold();
+  const learned = useLearned();
   const pages = usePages();
   const lots = useLots();
   const cards = cardsOf(product.product);
@@ -76,6 +79,7 @@ export function useMakeOwn(recipe: OwnRecipe, product: ProductRow) {
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for all that the draft is made of
   const draft = useMemo(drafted, [key]);
   return {
+    batchWords: batchWords(recipe, batchRecords, learned),
     jar,
     setJar,
     way,
