@@ -2,7 +2,7 @@ import { type Card, type CardLine, type CardStep } from '../../handbook/cards/ca
 import { cups } from '../../handbook/cards/cardAmount';
 import { ownCardId, ownProductId, ownStepId } from '../../handbook/ownIds';
 import { COMMON_PRACTICE } from '../../handbook/source';
-import { type StepRow } from '../../handbook/steps';
+import { stepOf, type StepRow } from '../../handbook/steps';
 import { type Filling, type OwnLine, type OwnStep, type RecipePage } from './recipePage';
 
 /** From here on a jar is filled; every card ends in one of these. */
@@ -56,19 +56,30 @@ export function cardOfPage(page: RecipePage, from: string, filling?: Filling): C
   return { card, steps };
 }
 
+/**
+ * Steps that more hangs on than minutes: what covers jars, what is measured, what sets, what ferments. They keep the
+ * handbook's name, and its hands.
+ */
+const MEANT =
+  /^(?:raw-pack|pack-hot|fill|close|acid|boil-brine|measure-|crush-measure|boil-to-set|boil-1-hard|cook-down|ferment)/;
+
+/** Whether a step is the handbook's in all but its wait, whatever else is told of it. */
+export function keepsHandbookStep({ entry }: Pick<OwnStep, 'entry'>): boolean {
+  return entry !== undefined && MEANT.test(entry);
+}
+
 /** Each step's entry: the handbook's where it is one and stands there once, else one of its own. */
 function entriesOf({ id, revision, steps }: RecipePage): ReadonlyMap<string, string> {
   const seen = new Set<string>();
   return new Map(
     steps.map((step): [string, string] => {
-      const isOwn =
-        step.entry === undefined || seen.has(step.entry) || step.occupies.length > 0 || step.hands !== undefined;
-      const keepsName = step.entry !== undefined && INTO_JARS.includes(step.entry);
-      if (step.entry !== undefined && (!isOwn || (keepsName && !seen.has(step.entry)))) {
-        seen.add(step.entry);
-        return [step.id, step.entry];
+      const { entry, occupies, hands, remind } = step;
+      const isTold = occupies.length > 0 || hands !== undefined || remind !== undefined;
+      if (entry === undefined || seen.has(entry) || (isTold && !keepsHandbookStep(step))) {
+        return [step.id, ownStepId(id, revision, step.id)];
       }
-      return [step.id, ownStepId(id, revision, step.id)];
+      seen.add(entry);
+      return [step.id, entry];
     }),
   );
 }
@@ -78,23 +89,25 @@ const SOME_HANDS = [3, 8] as const;
 /** In their place a wait on the stove: the same words a handbook's step has. */
 const HOT = ['burner', 'oven', 'grill', 'slow cooker'];
 
-/** A step in own words as a row of the table of steps: its figures are the household's. */
-function rowOf(entry: string, { text, hands = SOME_HANDS, wait = [0, 0], occupies, remind }: OwnStep): StepRow {
+/** A step in own words as a row of the table of steps: its figures are the household's, and else those of the step it varies. */
+function rowOf(entry: string, own: OwnStep): StepRow {
+  const { text, occupies, remind } = own;
+  const base = own.entry === undefined ? undefined : stepOf(own.entry);
   const resources = occupies.map((name) => (name === 'pot' ? 'big pot' : name));
   const holding = occupies.includes('refrigerator')
     ? 'refrigerated'
     : occupies.some((name) => HOT.includes(name))
       ? 'hot'
-      : '';
+      : (base?.row.holding ?? '');
   return {
     step: entry,
     words: shortWords(text),
-    handsPerLb: [0, 0],
-    fixedMinutes: hands,
-    waitMinutes: wait,
-    resources: ['hands', ...resources],
+    handsPerLb: own.hands ? [0, 0] : (base?.row.handsPerLb ?? [0, 0]),
+    fixedMinutes: own.hands ?? base?.row.fixedMinutes ?? SOME_HANDS,
+    waitMinutes: own.wait ?? base?.waitMinutes ?? [0, 0],
+    resources: occupies.length > 0 ? ['hands', ...resources] : (base?.row.resources ?? ['hands']),
     holding,
-    note: remind ? `${remind.words} every ${remind.everyMinutes} min` : '',
+    note: remind ? `${remind.words} every ${remind.everyMinutes} min` : (base?.row.note ?? ''),
     ...COMMON_PRACTICE,
   };
 }

@@ -100,7 +100,11 @@ function isTitle(line: string): boolean {
 }
 
 function isSentence(line: string): boolean {
-  return VERB.test(line) && !/^(?:cut|chop|slice)\w* /i.test(line.replace(VERB, '')) && line.length > 18;
+  return (
+    VERB.test(line) &&
+    !/^(?:cut|chop|slice)\w* /i.test(line.replace(VERB, '')) &&
+    (line.length > 18 || line.endsWith('.'))
+  );
 }
 
 const YIELD = /\b(?:makes?|yields?|gives)\b:?/i;

@@ -1,3 +1,4 @@
+import { keepsHandbookStep } from '@hoddle/core/recipe/own/cardOfPage';
 import { readStep } from '@hoddle/core/recipe/own/readStep';
 import { type Minutes, OCCUPIES, type OwnStep } from '@hoddle/core/recipe/own/recipePage';
 import { useState } from 'react';
@@ -59,6 +60,11 @@ export function StepForm({ step, steps, onChange, onMove, onRemove }: StepFormPr
           <TimeField label="Then waits" value={step.wait} onChange={(wait) => onChange(withTime(step, 'wait', wait))} />
         </View>
       </View>
+      {keepsHandbookStep(step) && (
+        <Words size="label" tone="ink-2">
+          The handbook’s step: its hands follow your own pace, and its wait is the one written here.
+        </Words>
+      )}
       <Words size="label" weight={600}>
         It occupies
       </Words>

@@ -1,0 +1,160 @@
+import { timeIn } from './readStep';
+import { readRecipe, yieldIn } from './readRecipe';
+
+const JELLY = `Damson and mint jelly, low sugar
+
+Ingredients
+3 1/4 lb damsons
+1 cup packed fresh mint leaves
+2 cups water
+1 box low-sugar pectin
+3 cups sugar
+
+Method
+1. Wash the damsons and bake them in the oven at 350 F for 45 minutes until soft.
+2. Meanwhile, pour the boiling water over the mint and let it steep for 30 minutes.
+3. Strain the mint tea into the damsons and crush them.
+4. Drip through a jelly bag overnight.
+5. Measure the juice: you should have 4 cups.
+6. Stir in the pectin and bring to a full rolling boil.
+7. Add the sugar, boil hard for 1 minute, stirring.
+8. Skim, ladle into hot half-pint jars leaving 1/4 inch headspace.
+Process 10 minutes in a boiling water canner.
+Makes 5 half-pints`;
+
+test('two things go on at once, and what comes then waits for both', () => {
+  const { steps } = readRecipe(JELLY);
+  expect(steps.map(({ entry, occupies, wait }) => entry ?? [occupies.join(), wait?.[0]])).toEqual([
+    'wash',
+    ['oven', 45],
+    ['burner,pot', 30],
+    'strain',
+    'drip-4h',
+    'measure-juice',
+    'full-boil',
+    'boil-1-hard',
+    'skim',
+    'fill',
+  ]);
+  const id = (i: number) => steps[i]?.id;
+  expect([steps[2]?.after, steps[3]?.after, steps[4]?.after]).toEqual([[id(0)], [id(1), id(2)], undefined]);
+});
+
+test('what is measured, the yield, the headspace, and minutes of a canner only as text', () => {
+  const read = readRecipe(JELLY);
+  expect(read).toMatchObject({
+    name: 'Damson and mint jelly, low sugar',
+    measured: { cups: 4, as: 'juice' },
+    yields: { low: 5, high: 5, jar: 'half-pint' },
+    headspaceIn: 0.25,
+    processing: ['Process 10 minutes in a boiling water canner'],
+  });
+  expect(read).not.toHaveProperty('source');
+});
+
+test('herbs are steeped and strained off, sugar goes in where it is boiled', () => {
+  const { lines, steps } = readRecipe(JELLY);
+  const where = (item: string) => {
+    const line = lines.find((each) => new RegExp(`^${item}`).test(each.item));
+    return [
+      line?.then,
+      steps
+        .find(({ id }) => id === line?.into)
+        ?.text.split(' ')
+        .slice(0, 3)
+        .join(' '),
+    ];
+  };
+  expect(where('mint')).toEqual(['taken-out', 'Meanwhile, pour the']);
+  expect(where('damson')).toEqual(['jar', 'Bake them in']);
+  expect(where('low-sugar pectin')).toEqual(['jar', 'Stir in the']);
+  expect(where('sugar')).toEqual(['jar', 'Add the sugar,']);
+});
+
+test('salt and ice of a soak go down the drain, vinegar and sugar into the pot after it', () => {
+  const { lines } = readRecipe(`Bread and butter slices
+6 lb pickling cucumbers
+8 cups onions, sliced
+1/2 cup canning salt
+crushed ice
+4 cups vinegar (5 %)
+4 1/2 cups sugar
+2 Tbsp mustard seed
+Slice the cucumbers and onions.
+Add the salt, cover with ice and let stand for 3 hours.
+Drain well.
+Combine vinegar, sugar and mustard seed and boil 10 minutes.
+Fill hot into pint jars.`);
+  expect(lines.map(({ then }) => then)).toEqual(['jar', 'jar', 'drained', 'drained', 'jar', 'jar', 'jar']);
+});
+
+test('an infusion of two days is stirred, strained and measured, with sugar as much as that', () => {
+  const read = readRecipe(`Raspberry vinegar
+2 lb raspberries
+4 cups white wine vinegar 6%
+sugar, the same amount
+Crush the berries, pour the vinegar over and infuse for 24 to 48 hours, stirring daily.
+Strain.
+Measure the vinegar.
+Bring to a boil with the sugar for 10 minutes.
+Fill into half-pint jars.`);
+  expect(read.steps.map(({ entry }) => entry)).toEqual(['infuse-24h', 'strain', 'measure-juice', 'boil-10', 'fill']);
+  expect(read.steps[0]).toMatchObject({ remind: { words: 'Stir', everyMinutes: 1_440 } });
+  expect(read.measured).toEqual({ cups: 4, as: 'vinegar' });
+  expect(read.lines[2]).toMatchObject({ role: 'sugar', amount: { of: 'ml', unit: 'cup' } });
+  expect(read.lines[2]).not.toHaveProperty('open');
+});
+
+test.each([
+  ['for 3 hours', [180, 180]],
+  ['10-15 min', [10, 15]],
+  ['overnight', [480, 720]],
+  ['half an hour', [30, 30]],
+  ['2 to 3 days', [2_880, 4_320]],
+  ['until thick', undefined],
+])('%s', (said, minutes) => expect(timeIn(said)).toEqual(minutes));
+
+test.each([
+  ['Makes about 5 half-pints.', { low: 5, high: 5, jar: 'half-pint' }],
+  ['Yield: 7 to 8 pint jars', { low: 7, high: 8, jar: 'pint' }],
+  ['makes a lot', undefined],
+])('%s', (said, made) => expect(yieldIn(said)).toEqual(made));
+
+describe('nothing pasted is run, and nothing is lost', () => {
+  const textOf = (read: ReturnType<typeof readRecipe>) =>
+    [
+      read.name,
+      ...read.lines.map(({ text }) => text),
+      ...read.steps.map(({ text }) => text),
+      ...read.unread,
+      ...read.processing,
+    ].join('\n');
+
+  test('three hundred lines', () => {
+    const lines = Array.from({ length: 300 }, (_, i) => `${i + 1} cups sugar`);
+    const read = readRecipe(lines.join('\n'));
+    expect(read.lines).toHaveLength(60);
+    expect(read.lines.length + read.unread.length).toBe(300);
+  });
+
+  test('a web page: its tags are gone, a script with them', () => {
+    const read = readRecipe(
+      '<h1>Jam</h1><ul><li>2&nbsp;cups sugar</li><li>4 cups figs</li></ul><script>alert(1)</script>',
+    );
+    expect(read).toMatchObject({ name: 'Jam', lines: [{ item: 'sugar' }, { item: 'figs' }] });
+    expect(textOf(read)).not.toMatch(/alert|</);
+  });
+
+  test('another language stays as text and is asked about', () => {
+    const read = readRecipe(
+      'Zwiebelmarmelade\n1 kg rote Zwiebeln\n200 ml Rotwein\nZwiebeln schälen und in Ringe schneiden.',
+    );
+    expect(read.lines[0]).toMatchObject({ role: 'low-acid', open: 'food' });
+    expect(textOf(read)).toContain('Zwiebeln schälen');
+  });
+
+  test('emoji and bare noise', () => {
+    for (const text of ['', '🍓🍓🍓', '\u0000\u0000', '....', 'a'.repeat(70_000)])
+      expect(() => readRecipe(text)).not.toThrow();
+  });
+});
