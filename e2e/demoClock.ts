@@ -14,3 +14,9 @@ export async function atEight(server: RealServer): Promise<void> {
   const eight = new Date(now).setHours(8, 0, 0, 0) + 24 * 60 * 60_000;
   await server.call('PUT', '/clock', { offsetMs: demoOffsetMs + eight - now });
 }
+
+/** So many minutes on, for a household with a demo clock. */
+export async function laterBy(server: RealServer, minutes: number): Promise<void> {
+  const { demoOffsetMs } = (await server.call('GET', '/state')).body as { demoOffsetMs: number };
+  await server.call('PUT', '/clock', { offsetMs: demoOffsetMs + minutes * 60_000 });
+}

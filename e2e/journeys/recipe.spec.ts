@@ -1,7 +1,8 @@
 import { expect, type Page, test } from '@playwright/test';
-import { atEight, giveDemoClock } from '../demoClock';
+import { atEight, giveDemoClock, laterBy } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
+import { throughSteps } from '../throughSteps';
 import { watchPage } from '../watchPage';
 
 const MIN = 60_000;
@@ -36,34 +37,8 @@ async function picked(crop: string, lb: number, place = 'cool') {
   expect(reply.status).toBe(201);
 }
 
-async function later(minutes: number): Promise<void> {
-  const { demoOffsetMs } = await state();
-  await server.call('PUT', '/clock', { offsetMs: demoOffsetMs + minutes * MIN });
-}
-
-/** Begins and ends steps, whatever they are, until this is to be seen. */
-async function until(page: Page, wanted: ReturnType<Page['getByText']>) {
-  const hands = kitchenHands(page, server.address);
-  const keys = ['Start', 'Start its clock', 'Done'].map((name) => hands.key(name).first());
-  for (let step = 0; step < 30 && !(await wanted.first().isVisible()); step++) {
-    // Whichever comes: what was wanted, or the key of the next step; where something has to pass first, it passes.
-    const any = keys.reduce((all, key) => all.or(key), wanted).first();
-    await any.waitFor({ timeout: 3_000 }).catch(() => later(10));
-    for (const key of keys) {
-      if ((await wanted.first().isVisible()) || !(await key.isVisible())) continue;
-      const before = (await state()).dayEvents.length;
-      if ((await key.innerText()) === 'Done') await later(1);
-      await key.click();
-      // A second tap in the same half second is none.
-      await expect
-        .poll(async () => (await state()).dayEvents.length, { timeout: 2_000 })
-        .toBeGreaterThan(before)
-        .catch(() => later(10));
-      break;
-    }
-  }
-  await expect(wanted.first()).toBeVisible();
-}
+const later = (minutes: number) => laterBy(server, minutes);
+const until = (page: Page, wanted: ReturnType<Page['getByText']>) => throughSteps(page, server, wanted);
 
 // USDA Complete Guide to Home Canning, 2015, guide 6: 6 lb cucumbers, 8 cups onions (about 3 lb), 1/2 cup salt for the soak,
 // 4 cups vinegar, 4 1/2 cups sugar; about 8 pints.

@@ -79,7 +79,7 @@ test('every operation answers its own example as the document says', async () =>
       '/season-plans/{id}': EXAMPLES.seasonPlan.id,
       '/recipes/{id}': EXAMPLES.recipeFor.recipe,
     };
-    const address = path.replace('{id}', ids[path] ?? own);
+    const address = path.replace('{id}', method === 'put' ? own : (ids[path] ?? own));
     const reply = await server.call(method.toUpperCase(), address + query, bodyExample);
     // Without a backup, and on a real clock, these two have nothing to do.
     const nothing = path === '/restore' || path === '/clock';

@@ -342,9 +342,9 @@ export const OPERATIONS: readonly Operation[] = [
     bodyExample: EXAMPLES.jarsIn,
     replies: { 200: JarsInReply, 201: JarsInReply },
     replyExample: { added: 1, known: 0 },
-    errors: [400, 409],
+    errors: [400, 409, 422],
   },
-  kept('/goals', 'What the household wants of a product.', ShelfGoalSchema, EXAMPLES.goal, []),
+  kept('/goals', 'What the household wants of a product.', ShelfGoalSchema, EXAMPLES.goal, [422]),
   keptOnce(
     '/hardware-moves',
     'Empty jars, lids and bands into the drawer or out of it.',

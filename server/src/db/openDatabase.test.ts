@@ -61,7 +61,7 @@ async function fileOfVersion(count: number): Promise<string> {
   await old.query(
     "INSERT INTO picks (id, crop, mass_kg, soft_kg, place, picked_at, told) VALUES ('p', 'damson', 10, 2, 'cool', 1, '22 lb')",
   );
-  await old.query("INSERT INTO batch_uses VALUES ('b', 'p', 4, 0)");
+  await old.query("INSERT INTO batch_uses (batch_id, pick_id, mass_kg, soft_kg) VALUES ('b', 'p', 4, 0)");
   await old.query("INSERT INTO loads (id, batch_id, number, jars) VALUES ('l', 'b', 1, 9)");
   await old.query(
     "INSERT INTO canners (id, position, name, method, inside_diameter_in, inside_height_in, rack_height_in, declared_quarts, declared_pints) VALUES ('c', 0, 'Pot', 'boiling-water', 13.25, 9.5, 0.6, 7, 9)",
@@ -74,6 +74,10 @@ async function fileOfVersion(count: number): Promise<string> {
     "INSERT INTO movements (id, lot_id, kind, jars, at) VALUES ('m', 's', 'stored', 8, 5), ('t', 's', 'taken', 3, 5), ('n', 'u', 'stored', 1, 5)",
   );
   if (count >= 6) await old.query("UPDATE jar_lots SET seal = 'unsealed' WHERE id = 'u'");
+  if (count >= 8) {
+    await old.query("UPDATE batch_uses SET crop = 'damson'");
+    await old.query("UPDATE jar_lots SET crop = 'damson'");
+  }
   if (count >= 3) {
     await old.query(
       "INSERT INTO batch_records (id, batch_id, product, crop, mass_kg, water_ml, sugar_kg, jars, part_jar, made_at, note, learn_from) VALUES ('r', 'b', 'plums', 'damson', 4, 0, 0, '[]', NULL, 1, '', 1)",
@@ -83,7 +87,7 @@ async function fileOfVersion(count: number): Promise<string> {
   return file;
 }
 
-test.each([1, 2, 3, 4, 5, 6, 7])(
+test.each([1, 2, 3, 4, 5, 6, 7, 8])(
   'a file of version %d is brought to the newest, and everything in it is kept',
   async (version) => {
     const db = await openDatabase(await fileOfVersion(version));
@@ -134,10 +138,13 @@ test.each([1, 2, 3, 4, 5, 6, 7])(
       dayEvents: [],
       checkedRows: [],
       sources: [],
+      recipes: [],
     });
     expect([state.mark > 0, db.pantry.all.jars('s'), db.pantry.all.jars('u')]).toEqual([true, 5, 1]);
     for (const absent of ['ingredients', 'againOf', 'recipe', 'without'])
       expect(state.batches[0]).not.toHaveProperty(absent);
+    expect(state.lots[0]).not.toHaveProperty('readyAt');
+    expect(state.batches[0]?.loads[0]).not.toHaveProperty('recipe');
     await db.close();
   },
 );
