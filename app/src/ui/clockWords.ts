@@ -35,8 +35,15 @@ export function monthAndYear(at: number): string {
 /** A full shelf says the same months hundreds of times. */
 const monthWords = new Map<number, string>();
 
-/** "31:20" of minutes and seconds left; a begun second counts, so that 0:00 is only shown when the time is up. */
+/** From so long on nobody counts seconds. */
+const LONG_MS = 240 * 60_000;
+
+/**
+ * "31:20" of minutes and seconds left; a begun second counts, so that 0:00 is only shown when the time is up. Of a wait of
+ * hours "23 h 54 min".
+ */
 export function countdown(leftMs: number): string {
+  if (leftMs > LONG_MS) return duration(leftMs);
   const seconds = Math.ceil(leftMs / 1_000);
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }

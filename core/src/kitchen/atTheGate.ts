@@ -4,6 +4,7 @@ import { type CropId } from '../handbook/crops';
 import { JARS, type JarSize } from '../handbook/jars';
 import { stepRowNamed } from '../handbook/steps';
 import { type PickUse } from '../harvest/pick';
+import { type AmountLine } from '../recipe/recipeFor';
 import { cropNeeds, isProduce, mainLine } from '../recipe/cardCrops';
 import { type Gate, measureGate } from '../supplies/measureGate';
 import { cropCard } from '../yields/cardForCrop';
@@ -42,6 +43,14 @@ export function atTheGate(
   if (gate.kind === 'wait') return { gate, jars: 0, left: [] };
   const over = gate.left > CRUMB ? gate.left / gate.measured.perBatch : 0;
   return { gate, jars: jarsOfGate(gate, card, batch.jar, jarsMeant), left: leftOf(batch, card, over, learned) };
+}
+
+/** What still goes in once it is measured: what was steeped, pressed or boiled before is in it already. */
+export function stillToGoIn(card: Card, lines: readonly AmountLine[]): readonly AmountLine[] {
+  const names = card.steps.map(({ step }) => step);
+  const gateAt = names.findIndex((step) => stepRowNamed(step)?.note === 'measure gate');
+  const later = lines.filter(({ line }) => names.indexOf(line.into) >= gateAt);
+  return later.length > 0 ? later : lines;
 }
 
 /** Whole jars of the batch's size in the middle of what the card gives; what was planned, where the page's own range holds it. */

@@ -1,6 +1,6 @@
 import { type Card } from '../handbook/cards/card';
 import { JAR_SIZES, quartsPerJar } from '../handbook/jars';
-import { type ProductRow, PRODUCTS } from '../handbook/products';
+import { type ProductClass, type ProductRow, PRODUCTS } from '../handbook/products';
 import { ML_PER_TBSP } from '../measure/amount';
 import { quartsPerBatch } from '../recipe/cardColumns';
 import { acidOfFood } from '../recipe/own/acidOfFood';
@@ -10,7 +10,7 @@ import { mainLineOf } from '../recipe/own/mainLineOf';
 import { fromWords } from '../recipe/own/pagesOf';
 import { altitudeBand } from './altitudeBand';
 import { sourceFault } from './sourceFault';
-import { hasSureCard } from '../handbook/cards';
+import { cardsOf, hasSureCard } from '../handbook/cards';
 import { neverOnShelf } from './neverOnShelf';
 import { type OwnRecipe, sourceOfRecipe } from './ownRecipe';
 import { bandAt, bandsOf } from './withOwnSource';
@@ -127,21 +127,30 @@ function needsDose(card: Card): boolean {
   return lemon / LEMON_ML_PER_QUART + vinegar / VINEGAR_ML_PER_QUART < 0.995;
 }
 
-/** Products of the handbook of the same crop that are the same kind of food, and in the same form where there is one. */
+/** Classes of one kind of food: each is laid beside the others of its row. */
+const KINDS: readonly (readonly ProductClass[])[] = [
+  ['pickle', 'recipe-acid'],
+  ['fruit', 'tomato', 'fruit-acidified', 'recipe-acid'],
+  ['spread'],
+  ['ferment'],
+  ['low-acid'],
+];
+
+/**
+ * Products of the handbook of the same crop that are the same kind of food, in vinegar or not as it is, and in the same form
+ * where there is one.
+ */
 function kinOf(card: Card): ProductRow[] {
   const crops = mainLineOf(card)?.crops ?? [];
-  const { productClass } = foodClass(card);
-  const classes =
-    productClass === 'recipe-acid' || productClass === 'pickle'
-      ? ['recipe-acid', 'pickle']
-      : productClass === 'fruit'
-        ? ['fruit', 'tomato', 'fruit-acidified', 'recipe-acid']
-        : [productClass];
+  const { productClass, acid } = foodClass(card);
+  const classes = KINDS.find((kind) => kind.includes(productClass)) ?? [productClass];
+  const isInVinegar = (of: Card | undefined) => of !== undefined && acidOfFood(of).vinegarMl > 0;
   const same = PRODUCTS.filter(
     (row) =>
       classes.includes(row.productClass) &&
       (!row.hasFormula || hasSureCard(row.product)) &&
-      row.crops.some(([first]) => first !== undefined && crops.includes(first)),
+      row.crops.some(([first]) => first !== undefined && crops.includes(first)) &&
+      isInVinegar(cardsOf(row.product)[0]) === acid.vinegarMl > 0,
   );
   const isJuice = card.steps.some(({ step }) => /drip|measure-juice|press-juice/.test(step));
   const inForm = same.filter(({ form }) => (form === 'juice') === isJuice);

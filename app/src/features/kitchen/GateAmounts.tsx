@@ -1,4 +1,5 @@
 import { printFraction } from '@hoddle/core/measure/fraction';
+import { stillToGoIn } from '@hoddle/core/kitchen/atTheGate';
 import { type Gate } from '@hoddle/core/supplies/measureGate';
 import { View } from 'react-native';
 import { Words } from '@/ui/Words';
@@ -15,8 +16,9 @@ interface GateAmountsProps {
 /** What goes into each pot for what was measured, what is poured off apart, and how many jars it gives. */
 export function GateAmounts({ gate, jars, planned, unit }: GateAmountsProps) {
   const { amounts, pots, left } = gate;
-  const inPot = amounts.lines.filter(({ line }) => line.then !== 'drained');
-  const drained = amounts.lines.filter(({ line }) => line.then === 'drained');
+  const toCome = stillToGoIn(amounts.card, amounts.lines);
+  const inPot = toCome.filter(({ line }) => line.then !== 'drained');
+  const drained = toCome.filter(({ line }) => line.then === 'drained');
   return (
     <View role="status" className="gap-1">
       <Words size="lead" weight={700} tone="milk">

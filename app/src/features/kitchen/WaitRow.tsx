@@ -4,7 +4,7 @@ import { type Doneness, readStep, stepClock } from '@hoddle/core/kitchen/stepClo
 import { View } from 'react-native';
 import { type Day, type LiveDay } from '@/features/day/useDay';
 import { useNow } from '@/store/useHousehold';
-import { clockTime, countdown } from '@/ui/clockWords';
+import { clockTimeFrom, countdown } from '@/ui/clockWords';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
 import { stepWords } from './HandsCard';
@@ -49,7 +49,7 @@ export function WaitRow({ day, live, entry, alarm }: WaitRowProps) {
     >
       <View className="flex-row items-center gap-3">
         <Words size="head" weight={700} tone={ink} className="flex-1">
-          {alarm?.kind === 'stir' ? `Stir: ${stepWords(entry, day)}` : stepWords(entry, day)}
+          {alarm?.kind === 'stir' ? `${alarm.words ?? 'Stir'}: ${stepWords(entry, day)}` : stepWords(entry, day)}
         </Words>
         {reading?.leftMs !== undefined && (
           <Words role="timer" weight={800} tone={ink} style={{ fontSize: 34, lineHeight: 40 }}>
@@ -59,13 +59,21 @@ export function WaitRow({ day, live, entry, alarm }: WaitRowProps) {
       </View>
       {reading?.endsAt !== undefined && (
         <Words size="lead" tone={calls ? 'granite' : 'milk-2'}>
-          {reading.timeIsUp ? `up since ${clockTime(reading.endsAt)}` : `until ${clockTime(reading.endsAt)}`}
-          {clock.everyMin !== undefined ? `, stir every ${clock.everyMin} min` : ''}
+          {reading.timeIsUp ? 'up since' : 'until'} {clockTimeFrom(reading.endsAt, now)}
+          {clock.everyMin !== undefined
+            ? `, ${(clock.everyWords ?? 'Stir').toLowerCase()} every ${everyWords(clock.everyMin)}`
+            : ''}
         </Words>
       )}
       {!calls && <StepAmounts task={task} batch={day.batches.find(({ id }) => id === task.batchId)} />}
       {own === undefined && <KitchenKey look="milk" words="Start its clock" onPress={start} />}
-      {alarm?.kind === 'stir' && <KitchenKey look="outline" words="Stirred" onPress={stirred} />}
+      {alarm?.kind === 'stir' && (
+        <KitchenKey
+          look="outline"
+          words={alarm.words === undefined || alarm.words === 'Stir' ? 'Stirred' : `${alarm.words}: done`}
+          onPress={stirred}
+        />
+      )}
       {own !== undefined && asks && (
         <>
           <Words size="lead" weight={600} tone={ink}>
@@ -78,4 +86,10 @@ export function WaitRow({ day, live, entry, alarm }: WaitRowProps) {
       {own !== undefined && !asks && reading?.timeIsUp && <KitchenKey look="outline" words="Done" onPress={done} />}
     </View>
   );
+}
+
+/** "10 min", "12 h", "a day". */
+function everyWords(minutes: number): string {
+  if (minutes === 1_440) return 'day';
+  return minutes >= 120 && minutes % 60 === 0 ? `${minutes / 60} h` : `${minutes} min`;
 }
