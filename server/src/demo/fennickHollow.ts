@@ -12,6 +12,7 @@ import { demoPantry, demoPlaces } from './demoPantry';
 import { demoGarden, plantingOf } from './demoGarden';
 import { idOf } from './demoIds';
 import { demoCanners, demoKitchen } from './demoKitchen';
+import { demoRecipeRecords, demoRecipes } from './demoRecipes';
 import { demoSeasons } from './demoSeasons';
 
 /** A household to try Hoddle with. Everything in it is invented. */
@@ -63,12 +64,12 @@ export function fennickHollow(now: Date): DemoHousehold {
     batches: batches as DemoHousehold['batches'],
     events: events as DemoHousehold['events'],
     dayEvents: lastNight.dayEvents as DemoHousehold['dayEvents'],
-    batchRecords: seasons.batchRecords as DemoHousehold['batchRecords'],
+    batchRecords: [...seasons.batchRecords, ...demoRecipeRecords(demoNow)] as DemoHousehold['batchRecords'],
     ...demoPantry(demoNow, batches, events),
     season: { days: DAYS, plan: null, pins: [], ticked: [] },
     checkedRows: checkedInSpring(demoNow),
     sources: [valleyLeaflet()] as DemoHousehold['sources'],
-    recipes: [],
+    recipes: demoRecipes() as DemoHousehold['recipes'],
   };
 }
 

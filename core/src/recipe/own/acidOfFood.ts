@@ -1,6 +1,6 @@
 import { CARDS, isOffered } from '../../handbook/cards';
 import { type Card, type CardLine } from '../../handbook/cards/card';
-import { KG_PER_LB, ML_PER_CUP } from '../../measure/amount';
+import { KG_PER_LB, ML_PER_CUP, ML_PER_TSP } from '../../measure/amount';
 import { productRow } from '../../handbook/products';
 import { kgAsPicked } from '../cardCrops';
 import { coveringLines } from '../covering';
@@ -47,9 +47,14 @@ export function acidOfFood(card: Pick<Card, 'ingredients' | 'steps'>): AcidOfFoo
     produceKg: lowAcidKg + kg(({ role }) => role === 'acid-food'),
     sugarMl: ml(({ role }) => role === 'sugar'),
     saltMl: ml(({ role }) => role === 'salt'),
-    hasOil: once.some(({ role, item, optional }) => role === 'oil' && !(optional && /butter/i.test(item))),
+    hasOil: once.some((line) => line.role === 'oil' && !isAgainstFoam(line)),
     covers: coveringLines(card as Card).some(({ role }) => role === 'vinegar'),
   };
+}
+
+/** Butter that keeps foam down: half a teaspoon at most. Handbook rule 17. */
+function isAgainstFoam({ item, amount }: CardLine): boolean {
+  return /butter/i.test(item) && amount.of === 'ml' && amount.high <= 0.5 * ML_PER_TSP + 1e-6;
 }
 
 function mlOf({ amount }: CardLine): number {

@@ -14,7 +14,7 @@ export function placeLines(lines: readonly ReadLine[], steps: readonly OwnStep[]
 type Unplaced = ReadLine & { readonly id: string };
 
 function place(line: Unplaced, steps: readonly OwnStep[]): OwnLine {
-  const soak = steps.find((step) => SOAKS.test(nameOf(step)));
+  const soak = steps.find(isSoak);
   const pack = steps.find(({ entry }) => PACKS.includes(entry ?? ''));
   const into = (step: OwnStep | undefined) => ({ ...line, into: (step ?? pack ?? steps[0])?.id ?? '' });
   if (line.then === 'per-jar') return into(pack);
@@ -24,7 +24,7 @@ function place(line: Unplaced, steps: readonly OwnStep[]): OwnLine {
   const others = steps.filter((step) => step !== soak);
   const named = firstNaming(
     line,
-    others.filter((step) => COOKS.test(nameOf(step)) || STEEPS.test(step.text)),
+    others.filter((step) => COOKS.test(nameOf(step)) || STEEPS.test(step.text) || ADDS.test(step.text)),
   );
   if (named && isStrained(line, named, steps)) return { ...into(named), then: 'taken-out' };
   const produce = line.role === 'low-acid' || line.role === 'acid-food';
@@ -41,7 +41,12 @@ function place(line: Unplaced, steps: readonly OwnStep[]): OwnLine {
   return into(named ?? brine ?? hardest ?? cook);
 }
 
-const STEEPS = /\b(?:steep|infuse|macerate|soak)/i;
+function isSoak({ entry, text }: OwnStep): boolean {
+  return entry === undefined ? /\bsoak/i.test(text) : SOAKS.test(entry);
+}
+
+const ADDS = /^(?:add|stir in|put in|pour in)\b/i;
+const STEEPS = /\b(?:steep|infuse|macerate)/i;
 const LATE: readonly OwnLine['role'][] = ['oil', 'pectin'];
 
 /** Herbs and spices that only give their taste: steeped, and strained off after. */

@@ -13,13 +13,14 @@ export type ReadLine = Omit<OwnLine, 'id' | 'into' | 'filling'>;
 export function readCardLine(typed: string): ReadLine {
   const text = typed.trim().replace(/\s+/g, ' ');
   const plain = mended(text);
-  const written = readIngredientLine(plain);
+  const isBag = BAGS.test(plain);
+  const written = readIngredientLine(isBag ? bagAsAmount(plain) : plain);
   const [item, prep] = nameOf(written, plain);
   const crops = cropsOf(written, item);
   const role = roleOf(written, item, crops);
   const then = fateOf(plain, role);
   const [amount, about] = amountsOf(written, plain);
-  const open = openQuestion({ plain, written, role, then, amount, item });
+  const open = isBag && !/\(/.test(plain) ? 'amount' : openQuestion({ plain, written, role, then, amount, item });
   const as = CUT.exec(`${written.food} ${prep ?? ''}`)?.[0].toLowerCase();
   return {
     text,
@@ -30,7 +31,7 @@ export function readCardLine(typed: string): ReadLine {
     crops,
     ...(as !== undefined && { as }),
     ...(prep !== undefined && { prep }),
-    ...(written.optional && { optional: true as const }),
+    ...((written.optional || IF_WISHED.test(plain)) && { optional: true as const }),
     then,
     ...(role === 'vinegar' && isWeak(plain) && { weak: true as const }),
     ...(open && { open }),
@@ -39,6 +40,10 @@ export function readCardLine(typed: string): ReadLine {
 
 const CUT =
   /\b(?:finely chopped|chopped|thinly sliced|sliced|diced|shredded|grated|crushed|mashed|peeled|pitted|cubed|halved|quartered|whole|juice)\b/i;
+
+const IF_WISHED = /\bif (?:wished|desired|liked|you (?:like|wish))\b|\boptional\b/i;
+/** How large a bag is says nothing of how much is in it. */
+const BAGS = /^\d+(?: to \d+)? (?:gallon|quart|pint)[ -](?:size |sized )?(?:freezer |zip )?bags?\b(?: of)?/i;
 
 /** Spellings that cookery has and the reader of batches does not: "2 c." and "1 # cukes" are known to it, these are not. */
 function mended(text: string): string {
@@ -61,33 +66,46 @@ function mended(text: string): string {
   );
 }
 
+/** "2 gallon bags berries (about 8 cups)" is eight cups of berries; without brackets nobody knows how many. */
+function bagAsAmount(plain: string): string {
+  const told = /\((?:about |ca\.? |approx\.? )?([^)]*\d[^)]*)\)/.exec(plain)?.[1];
+  const food = plain
+    .replace(BAGS, '')
+    .replace(/\([^)]*\)/, '')
+    .trim();
+  return told === undefined ? food : `${told} ${food}`;
+}
+
 /** What a line is called, without what is done to it: "4 cups onions, sliced thin" is onions, sliced thin. */
 function nameOf({ food }: WrittenLine, plain: string): [item: string, prep: string | undefined] {
-  const [first = '', ...rest] = food.split(/,|;| - /);
-  const cut = first.replace(
-    /^(?:(?:very |packed |lightly |finely |thinly |coarsely |freshly |fresh |firm |ripe |medium |large |small )*)/i,
-    '',
+  const parts = food.split(/,|;| - /).map((part) => part.trim());
+  // "peeled, chopped peaches": what is done may stand before what it is done to.
+  const named = Math.max(
+    0,
+    parts.findIndex((part) => part.replace(DONE_BEFORE, '') !== '' && !DONE_ALONE.test(part)),
   );
-  const done =
-    /^(chopped|sliced|diced|shredded|grated|crushed|mashed|peeled|pitted|cubed|halved|quartered)(?: and \w+)? /i;
-  const before = done.exec(cut)?.[1];
-  const item =
-    cut
-      .replace(/^(?:some|a pinch|pinch|a few|several) (?:of )?/i, '')
-      .replace(
-        /^(?:cloves?|heads?|sticks?|sprigs?|ears?|stalks?|slices?|bulbs?|bunch(?:es)?|pkgs?|packages?|box(?:es)?) (?:of )?(?=\w)/i,
-        '',
-      )
-      .replace(done, '')
-      .replace(/ (?:for|to|tied|in|per|each) .*$/i, '')
-      .trim() ||
-    first.trim() ||
-    food;
+  const first = (parts[named] ?? food).replace(QUALITY, '');
+  const before = first.slice(0, first.length - first.replace(DONE_BEFORE, '').length).trim();
+  const item = first
+    .replace(DONE_BEFORE, '')
+    .replace(COUNTED_AS, '')
+    .replace(/ (?:for|to|tied|in|per|each|if) .*$/i, '')
+    .trim();
   const bracket = /\(([^)]*)\)/.exec(plain)?.[1];
   const told = bracket !== undefined && !/\d/.test(bracket) ? [bracket] : [];
-  const prep = [before, ...rest.map((part) => part.trim()), ...told].filter(Boolean).join(', ');
-  return [item === '' ? plain : item, prep === '' ? undefined : prep];
+  const prep = [...parts.slice(0, named), before, ...parts.slice(named + 1), ...told].filter(Boolean).join(', ');
+  const name = item === '' ? first.trim() || food : item;
+  return [name === '' ? plain : name, prep === '' ? undefined : prep];
 }
+
+const DONE_WORDS =
+  'chopped|sliced|diced|shredded|grated|crushed|mashed|peeled|pitted|cubed|halved|quartered|stemmed|hulled|seeded|trimmed|minced';
+const DONE_BEFORE = new RegExp(`^(?:(?:${DONE_WORDS})(?:,| and)? )+`, 'i');
+const DONE_ALONE = new RegExp(`^(?:${DONE_WORDS})(?: and (?:${DONE_WORDS}))?$`, 'i');
+const QUALITY =
+  /^(?:(?:very|packed|lightly|finely|thinly|coarsely|freshly|fresh|firm|ripe|medium|large|small|some|several|a pinch|pinch|a few)(?: of)? )*/i;
+const COUNTED_AS =
+  /^(?:cloves?|heads?|sticks?|sprigs?|ears?|stalks?|slices?|bulbs?|bunch(?:es)?|pkgs?|packages?|box(?:es)?) (?:of )?(?=\w)/i;
 
 /** Herbs that flavour; a jar full of them would be low in acid. */
 export const HERBS =
@@ -117,8 +135,9 @@ function cropsOf({ crops, role, food }: WrittenLine, item: string): readonly Cro
   }
   // One crop, the closest: "cherries" are sour ones only where that is said.
   if (crops.length < 2) return crops;
+  if (crops.includes('pepper-hot')) return ['pepper-hot'];
   const named = crops.filter((crop) => food.includes(crop.split('-')[0] ?? crop));
-  return (named.length > 0 ? named : crops).slice(0, crops.includes('pepper-hot') ? 1 : 3);
+  return (named.length > 0 ? named : crops).slice(0, 3);
 }
 
 function fateOf(text: string, role: Role): Fate {

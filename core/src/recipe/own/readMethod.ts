@@ -40,7 +40,7 @@ function sentencesOf(paragraph: string): string[] {
     .replace(/^\s*(?:step )?\d{1,2}\s*[.):-]\s*/i, '')
     .replace(/^[\s\-–—*•]+/, '')
     .split(/(?<=[a-z)°][.!;])\s+(?=[A-Z0-9])|;\s+(?:then\s+)?/)
-    .map((part) => part.trim().replace(/[.;!]+$/, ''))
+    .map((part) => capitalised(part.trim().replace(/[.;!]+$/, '')))
     .filter((part) => /[a-z]/i.test(part));
 }
 
@@ -67,7 +67,10 @@ function stepsOf(sentence: string): ReadStep[] {
 /** Covering, bubbles, rims, lids are one step of the handbook, however many sentences tell of it. */
 function withoutDoubles(read: readonly ReadStep[]): ReadStep[] {
   const last = read.findLastIndex(({ entry }) => entry === 'fill');
-  const kept = read.filter(({ entry }, i) => entry !== 'fill' || i === last);
+  const first = read.find(({ entry }) => entry === 'fill');
+  const kept = measuredOnce(read)
+    .filter((step) => step.entry !== 'fill' || step === read[last])
+    .map((step) => (first && step.entry === 'fill' ? { ...step, text: first.text } : step));
   // Food that was cooked is filled, not packed raw.
   const packed = kept.findIndex(({ entry }) => entry === 'raw-pack');
   const cooked = kept.slice(0, Math.max(0, packed)).some(({ entry = '' }) => COOKS.test(entry));
@@ -77,6 +80,16 @@ function withoutDoubles(read: readonly ReadStep[]): ReadStep[] {
       .filter(({ entry }) => entry !== 'raw-pack' || last < 0)
       .map((step) => (step.entry === 'raw-pack' ? { ...step, entry: 'fill' } : step));
   return brineFirst(kept);
+}
+
+/** "Crush the berries. Measure 5 cups": one step of the handbook, with the words of both. */
+function measuredOnce(read: readonly ReadStep[]): ReadStep[] {
+  return read.flatMap((step, i) => {
+    const [before, after] = [read[i - 1], read[i + 1]];
+    if (before?.entry === 'crush-measure' && /^measure\b/i.test(step.text)) return [];
+    if (step.entry !== 'crush-measure' || !after || !/^measure\b/i.test(after.text)) return [step];
+    return [{ ...step, text: `${step.text}; ${after.text.charAt(0).toLowerCase()}${after.text.slice(1)}` }];
+  });
 }
 
 const COOKS = /^(?:simmer|boil-(?!brine)|combine-boil|cook|crush-heat|reheat|add-|heat-\d)/;

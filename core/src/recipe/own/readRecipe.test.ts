@@ -105,6 +105,78 @@ Fill into half-pint jars.`);
   expect(read.lines[2]).not.toHaveProperty('open');
 });
 
+/** What was understood, in the shortest words: each line with its step, each step with what it is. */
+function understood(text: string) {
+  const { lines, steps, name, yields } = readRecipe(text);
+  const number = (id: string) => steps.findIndex((step) => step.id === id) + 1;
+  return {
+    name,
+    yields,
+    lines: lines.map(({ item, then, into, open }) => `${item}, ${then} ${number(into)}${open ? `, ${open}?` : ''}`),
+    steps: steps.map(({ entry, occupies }) => entry ?? occupies.join('+')),
+  };
+}
+
+test('a leaflet of boxed pectin: bags by what is in them, one gate, butter against foam', () => {
+  expect(
+    understood(`Strawberry jam by the leaflet
+2 gallon bags frozen strawberries (about 8 cups)
+1 box powdered pectin
+7 cups sugar
+1/2 tsp butter, if wished
+Thaw the berries overnight in the refrigerator.
+Crush the berries. Measure 5 cups into the pot.
+Stir in pectin and butter, bring to a full rolling boil.
+Add the sugar; return to a boil and boil hard exactly 1 minute.
+Skim off the foam. Ladle into jars, wipe rims, cover.
+Makes about 8 (1-cup) jars`),
+  ).toEqual({
+    name: 'Strawberry jam by the leaflet',
+    yields: { low: 8, high: 8, jar: 'half-pint' },
+    lines: ['frozen strawberries, jar 3', 'powdered pectin, jar 3', 'sugar, jar 4', 'butter, jar 3'],
+    steps: ['refrigerator', 'crush-measure', 'full-boil', 'add-sugar', 'boil-1-hard', 'skim', 'fill'],
+  });
+});
+
+test('garlic dills: the soak that may be left out, the brine, doses by the jar', () => {
+  const read = understood(`Garlic dills, our way
+8 lb pickling cucumbers
+1 gal water
+3 c. 5% white vinegar
+3/4 cup pickling salt
+16 cloves garlic, 2 per jar
+1 tsp peppercorns per jar
+Wash the cucumbers and cut off the blossom ends.
+Soak in ice water 2 hours (optional).
+Boil water, vinegar and salt.
+Pack garlic, peppercorns and cucumbers into quart jars.
+Pour the hot brine over.
+Makes 8 quarts`);
+  expect(read.steps).toEqual(['wash-blossom-end', '', 'boil-brine', 'raw-pack', 'fill']);
+  expect(read.lines).toEqual([
+    'pickling cucumbers, jar 4',
+    'water, jar 3',
+    '5% white vinegar, jar 3',
+    'pickling salt, jar 3',
+    'garlic, per-jar 4',
+    'peppercorns, per-jar 4',
+  ]);
+});
+
+test('a title that begins like a step, what is combined in a pot, peeled before the fruit is named', () => {
+  const read = understood(`Charred salsa
+4 cups peeled, chopped peaches
+1 lb chile peppers
+Combine peaches and peppers in a kettle.
+Simmer 20 minutes.
+Fill pint jars.`);
+  expect(read).toMatchObject({
+    name: 'Charred salsa',
+    lines: ['peaches, jar 1', 'chile peppers, jar 1'],
+    steps: ['combine', 'simmer-20', 'fill'],
+  });
+});
+
 test.each([
   ['for 3 hours', [180, 180]],
   ['10-15 min', [10, 15]],

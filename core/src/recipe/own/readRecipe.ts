@@ -19,8 +19,13 @@ export type DraftPage = Omit<RecipePage, 'id' | 'revision'> & {
 const INGREDIENTS = /^(?:the )?ingredients?\b[^.]{0,20}:?$/i;
 const METHOD =
   /^(?:method|directions?|instructions?|preparation|steps|how to (?:make|do) it|procedure)\b[^.]{0,20}:?$/i;
-const VERB =
-  /^(?:\d{1,2}[.)]\s*)?(?:then |meanwhile,? |next,? |finally,? |in a |put |place |add |wash|peel|slice|chop|cut|combine|mix|bring|boil|simmer|cook|heat|drain|rinse|strain|pack|fill|ladle|pour|cover|stir|let |leave|soak|bake|roast|infuse|steep|measure|crush|mash|remove|skim|process|cool|refrigerate|store|stem|pit|halve|trim|dissolve|return|sterili[sz]e|seal|grill|char|core|press|while |when |after )/i;
+const VERBS =
+  'wash|peel|slice|chop|cut|combine|mix|bring|boil|simmer|cook|heat|drain|rinse|strain|pack|fill|ladle|pour|cover|stir|let|leave|soak|bake|roast|infuse|steep|measure|crush|mash|remove|skim|process|cool|refrigerate|store|stem|pit|halve|trim|dissolve|return|sterili[sz]e|seal|grill|char|core|press|thaw|blend|pur[ée]e|freeze|grate|shred|toss|sprinkle|layer|place|put|add|reduce|ferment|weigh|warm|scald|blanch|dip|husk|snap|squeeze|wipe|adjust|turn|keep|serve|discard|check|taste|test|set|repeat|continue|divide|spoon|tie|prepare|rub|brush|top';
+/** A line that tells to do something: with its number, or after "then". */
+const VERB = new RegExp(
+  `^(?:(?:step )?\\d{1,2}[.):]\\s*)?(?:then,? |meanwhile,? |next,? |finally,? |slowly |gently |lightly |carefully |in an? [\\w ]{3,30},? |(?:while|when|after|once|until|using) [^,]{3,60}, ?)?(?:${VERBS})\\b`,
+  'i',
+);
 
 /** Reads a pasted page: its title, ingredients, method, yield and headspace. Nothing pasted is lost: what is not understood is `unread`. */
 export function readRecipe(pasted: string): DraftPage {
@@ -109,7 +114,7 @@ function isSentence(line: string): boolean {
 
 const YIELD = /\b(?:makes?|yields?|gives)\b:?/i;
 const SIZES: readonly (readonly [RegExp, JarSize])[] = [
-  [/half.?pints?|8.?oz|1\/2 pints?|½ pints?/i, 'half-pint'],
+  [/half.?pints?|8.?(?:oz|ounce)|1\/2 pints?|½ pints?|1.?cup/i, 'half-pint'],
   [/quarter.?pints?|4.?oz/i, 'quarter-pint'],
   [/12.?oz/i, 'twelve-ounce'],
   [/half.?gallons?/i, 'half-gallon'],

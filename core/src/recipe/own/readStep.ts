@@ -82,6 +82,10 @@ const ENTRIES: readonly (readonly [RegExp, Entry])[] = [
   [/measure (?:the |out )?(?:\w+ )?(?:juice|liquid|vinegar|syrup)/i, fixed('measure-juice')],
   [/measure (?:the |out )?(?:\w+ )?(?:pulp|fruit)/i, fixed('measure-pulp')],
   [/(?:hard|rolling) boil.*\b(?:1|one) min|boil hard/i, fixed('boil-1-hard')],
+  [/^(?:add|stir in)\b(?!.*\b(?:boil|simmer))[^,;]*\bsugar\b/i, fixed('add-sugar')],
+  [/^(?:add|stir in)\b(?!.*\b(?:boil|simmer))[^,;]*\bpectin\b/i, fixed('add-pectin')],
+  [/^(?:add|stir in)\b(?!.*\b(?:boil|simmer))[^,;]*\blemon/i, fixed('add-lemon')],
+  [/^(?:combine|mix|stir together)\b(?!.*\bboil\b)(?!.*\bsimmer\b)/i, fixed('combine')],
   [/rolling boil/i, fixed('full-boil')],
   [
     /setting point|gelling point|jell(?:ies|ing)|sheets? (?:off|from)|cold plate|until (?:it |they )?(?:sets?|jells?|gels?)\b/i,
@@ -96,6 +100,7 @@ const ENTRIES: readonly (readonly [RegExp, Entry])[] = [
     /\b(?:boil|bring|heat|simmer)\b.*\b(?:brine|pickling liquid)\b|\b(?:brine|pickling liquid)\b.*\bboil/i,
     fixed('boil-brine'),
   ],
+  [/^(?:boil|heat|bring|simmer)\b.*\bvinegar\b/i, (time) => (time ? undefined : 'boil-brine')],
   [
     /(?:combine|mix|stir|heat|bring|put)\b.*\bvinegar\b.*\b(?:boil|simmer)/i,
     (time) => (time ? undefined : 'boil-brine'),
