@@ -177,7 +177,12 @@ export function stepOf(entry: string): Step {
   const own = ownSteps.now.get(entry);
   if (own) {
     const [low, high] = own.waitMinutes;
-    return { row: own, waitMinutes: [minutes(low, 0), minutes(high, 0)], words: own.words, plainWords: own.words };
+    return {
+      row: own,
+      waitMinutes: [minutes(low, 0), minutes(high, 0)],
+      words: shortened(own.words),
+      plainWords: own.words,
+    };
   }
   const numbered = /^(.+)-(\d+)(h?)$/.exec(entry);
   const row = BY_STEP.get(entry) ?? (numbered && BY_STEP.get(`${numbered[1]}-N${numbered[3]}`));
@@ -191,6 +196,13 @@ export function stepOf(entry: string): Step {
     plainWords: numberedWords(row.words),
     handsPerJar: PER_JAR[row.step],
   };
+}
+
+/** So many letters a strip has room for. */
+const MOST_LETTERS = 60;
+
+function shortened(words: string): string {
+  return words.length > MOST_LETTERS ? `${words.slice(0, MOST_LETTERS - 1)}…` : words;
 }
 
 function minutes(value: TableMinutes, n: number): number {

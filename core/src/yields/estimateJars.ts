@@ -1,3 +1,4 @@
+import { isOwnProduct } from '../handbook/ownIds';
 import { produceRow, type ProduceId } from '../handbook/produce';
 import { type JarSize, quartsPerJar } from '../handbook/jars';
 import { allProducts, findProduct, type ProductRow } from '../handbook/products';
@@ -77,7 +78,8 @@ export function productsFrom(crop: ProduceId): ProductRow[] {
 function threeCases(row: ProductRow, crop: ProduceId, massKg: number, range: YieldRange): [Filled, Filled, Filled] {
   const at = (chance: number) => quartsAt(row, crop, massKg, range, chance);
   const card = printedYield(row.product, crop)?.card;
-  if (!card || !setsByTheBox(card.card)) return [at(0.9), at(0.5), at(0.1)];
+  // A page of the household's own is one promise, and what its own batches gave says how far off.
+  if (!card || !setsByTheBox(card.card) || isOwnProduct(row.product)) return [at(0.9), at(0.5), at(0.1)];
   // Whole batches: how many, the measure says at the stove; what they fill, the page says.
   const likely = at(0.5);
   const { low, high } = quartsOfBatch(card);

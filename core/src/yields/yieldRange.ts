@@ -100,7 +100,7 @@ export function inYieldUnit(lbPerQuart: number, units: 'us' | 'metric'): number 
 /** A basis in one line: "handbook + your 6 batches, last time 2.9 lb a quart". */
 export function basisWords(basis: YieldBasis, units: 'us' | 'metric' = 'us'): string {
   const { fromFormula, fromOwnPage, ownBatches, otherBatchesOfCrop, lastLbPerQuart } = basis;
-  const start = fromOwnPage ? 'its page' : fromFormula ? 'formula' : 'handbook';
+  const start = fromOwnPage ? 'page' : fromFormula ? 'formula' : 'handbook';
   const count = (batches: number) => `${batches} ${batches === 1 ? 'batch' : 'batches'}`;
   if (ownBatches > 0 && lastLbPerQuart !== undefined) {
     return `${start} + your ${count(ownBatches)}, last time ${yieldWords(lastLbPerQuart, units)}`;

@@ -101,7 +101,7 @@ function rowOf(entry: string, own: OwnStep): StepRow {
       : (base?.row.holding ?? '');
   return {
     step: entry,
-    words: shortWords(text),
+    words: plainWords(text),
     handsPerLb: own.hands ? [0, 0] : (base?.row.handsPerLb ?? [0, 0]),
     fixedMinutes: own.hands ?? base?.row.fixedMinutes ?? SOME_HANDS,
     waitMinutes: own.wait ?? base?.waitMinutes ?? [0, 0],
@@ -134,9 +134,8 @@ function cardLine(
   };
 }
 
-/** As a strip has room for it: without what ties it to the sentence before. */
-function shortWords(text: string): string {
+/** Without what ties it to the sentence before. */
+function plainWords(text: string): string {
   const plain = text.replace(/^(?:meanwhile|in the meantime|at the same time|then|next),?\s+/i, '');
-  const own = plain.charAt(0).toUpperCase() + plain.slice(1);
-  return own.length > 60 ? `${own.slice(0, 59)}…` : own;
+  return plain.charAt(0).toUpperCase() + plain.slice(1);
 }
