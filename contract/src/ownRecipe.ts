@@ -6,6 +6,7 @@ import { SOURCE_KINDS } from '@hoddle/core/process/householdSource';
 import { METHODS } from '@hoddle/core/process/method';
 import { OPEN_QUESTIONS } from '@hoddle/core/recipe/own/recipePage';
 import { Jar, PackSchema } from './crop';
+import { SourceBands } from './householdSource';
 import { Id } from './id';
 
 const Text = (most: number) => v.pipe(v.string('must be text'), v.trim(), v.maxLength(most, 'is too long'));
@@ -89,16 +90,7 @@ const Source = v.object({
   page: Text(40),
   method: v.picklist(METHODS, `must be one of ${METHODS.join(', ')}`),
   jar: Jar,
-  bands: v.pipe(
-    v.array(
-      v.object({
-        upToFt: v.nullable(v.pipe(v.number(), v.gtValue(0))),
-        minutes: v.pipe(v.number('must be a number of minutes'), v.integer('must be whole'), v.maxValue(600)),
-        pressurePsi: v.optional(v.pipe(v.number('must be a number of psi'), v.gtValue(0), v.maxValue(20))),
-      }),
-    ),
-    v.maxLength(5, 'are too many'),
-  ),
+  bands: SourceBands,
 });
 
 const JarsMade = v.pipe(

@@ -63,6 +63,8 @@ const SCREENS = [
   '/bench/ready/grape-juice',
   '/bench/sources',
   '/bench/sources/new',
+  '/bench/recipes',
+  '/bench/recipes/new',
 ];
 
 async function seriousFaults(page: Page) {
@@ -91,15 +93,29 @@ for (const [words, width, height] of [
     for (const [list, name] of [
       ['/harvest/garden', /South bed/],
       ['/harvest', /Carry or end this lot/],
+      ['/bench/recipes', /Damson and mint jelly/],
       ['/shelf/board?product=dilled-beans&jar=pint', /made Aug 25/],
       ['/shelf/board?product=cherries-whole&jar=pint', /made Jul 26/],
     ] as const) {
       await page.goto(server.address + list);
       await page.getByRole('link', { name }).first().click();
-      await expect(page.getByRole('button', { name: /What came in|See what it makes|^Take \d/ }).last()).toBeVisible();
+      await expect(
+        page.getByRole('button', { name: /What came in|See what it makes|^Take \d|^Make it/ }).last(),
+      ).toBeVisible();
       await watch.fits();
       expect.soft(await seriousFaults(page), list).toEqual([]);
     }
+    // A recipe opened up, line and step, and on its way into jars.
+    await page.goto(`${server.address}/bench/recipes`);
+    await page.getByRole('link', { name: /Refrigerator dill carrots/ }).click();
+    await page.getByRole('button', { name: /white vinegar.*Change this line/ }).click();
+    await page.getByRole('button', { name: /^Step 2/ }).click();
+    await watch.fits();
+    expect.soft(await seriousFaults(page), 'a recipe opened').toEqual([]);
+    await page.getByRole('button', { name: 'Make it' }).click();
+    await expect(page.getByRole('button', { name: /^Plan 4 pints/ })).toBeVisible();
+    await watch.fits();
+    expect.soft(await seriousFaults(page), 'a recipe made').toEqual([]);
     watch.calm();
   });
 }

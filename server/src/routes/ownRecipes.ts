@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import * as v from 'valibot';
-import { OwnRecipeSchema, ReadRecipeReply, ReadRecipeRequest } from '@hoddle/contract/ownRecipe';
+import { OwnRecipeSchema, type ReadRecipeReply, ReadRecipeRequest } from '@hoddle/contract/ownRecipe';
 import { readDraft } from '@hoddle/contract/readDraft';
 import { ownProductId } from '@hoddle/core/handbook/ownIds';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';

@@ -2,7 +2,8 @@ import { keepsHandbookStep } from '@hoddle/core/recipe/own/cardOfPage';
 import { readStep } from '@hoddle/core/recipe/own/readStep';
 import { type Minutes, OCCUPIES, type OwnStep } from '@hoddle/core/recipe/own/recipePage';
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
+import { ChipCheck } from '@/ui/ChipCheck';
 import { CheckRow } from '@/ui/CheckRow';
 import { SmallKey } from '@/ui/SmallKey';
 import { TextField } from '@/ui/TextField';
@@ -70,7 +71,7 @@ export function StepForm({ step, steps, onChange, onMove, onRemove }: StepFormPr
       </Words>
       <View role="group" aria-label="It occupies" className="flex-row flex-wrap gap-2">
         {[...OCCUPIES, ...named].map((name) => (
-          <Chip key={name} words={name} on={occupies.includes(name)} onPress={() => flip(name)} />
+          <ChipCheck key={name} words={name} checked={occupies.includes(name)} onPress={() => flip(name)} />
         ))}
       </View>
       <View className="flex-row items-end gap-2">
@@ -138,22 +139,5 @@ function TimeField({
         if (time || text.trim() === '') onChange(time);
       }}
     />
-  );
-}
-
-function Chip({ words, on, onPress }: { words: string; on: boolean; onPress: () => void }) {
-  return (
-    <Pressable
-      role="checkbox"
-      aria-checked={on}
-      onPress={onPress}
-      className={`min-h-[48px] justify-center rounded-key px-3 ${on ? 'bg-plate' : ''}`}
-      style={{ boxShadow: on ? 'inset 0 0 0 3px #1D3F8F' : 'inset 0 0 0 2px #6C7A8C' }}
-    >
-      <Words weight={on ? 700 : 500}>
-        {on ? '✓ ' : ''}
-        {words}
-      </Words>
-    </Pressable>
   );
 }

@@ -1,4 +1,4 @@
-import { countJars } from '@hoddle/core/handbook/jars';
+import { countJars, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { ownProductId } from '@hoddle/core/handbook/ownIds';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
@@ -7,7 +7,6 @@ import { type LearnedYields } from '@hoddle/core/yields/yieldModel';
 import { yieldRange } from '@hoddle/core/yields/yieldRange';
 import { findProduct } from '@hoddle/core/handbook/products';
 import { findProduce } from '@hoddle/core/handbook/produce';
-import { quartsPerJar } from '@hoddle/core/handbook/jars';
 
 /** "One batch: 9 pints by its page, likely 5 to 6 here; last time 5 1/2 pints": what the page says, and its own batches. */
 export function batchWords(recipe: OwnRecipe, records: readonly BatchRecord[], learned: LearnedYields): string {

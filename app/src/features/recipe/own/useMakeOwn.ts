@@ -13,7 +13,7 @@ import { type ProductRow } from '@hoddle/core/handbook/products';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { type Cold, isCold, type Way } from '@hoddle/core/process/method';
 import { quartsPerBatch } from '@hoddle/core/recipe/cardColumns';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
 import { useLots } from '@/features/harvest/useOnHand';
 import { usePages } from '@/features/process/usePages';
@@ -70,14 +70,9 @@ export function useMakeOwn(recipe: OwnRecipe, product: ProductRow) {
       newId,
     );
   };
-  // Ids of a look are not kept: counted, so that the same draft is the same.
-  const drafted = () => {
-    let made = 0;
-    return batchWith(() => `draft ${made++}`);
-  };
-  const key = JSON.stringify([counts, jar, way, without, startAt, taken.uses.length, recipe.revision]);
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for all that the draft is made of
-  const draft = useMemo(drafted, [key]);
+  // Ids of a look are not kept.
+  let looked = 0;
+  const draft = batchWith(() => `draft ${looked++}`);
   return {
     batchWords: batchWords(recipe, batchRecords, learned),
     jar,
