@@ -46,7 +46,7 @@ export const HouseholdState = v.object({
   season: v.optional(SeasonSchema, NO_SEASON),
   checkedRows: v.array(CheckedRow),
   sources: v.array(HouseholdSourceSchema),
-  /** Recipes of its own: the newest page of each, and older ones that something was made by. */
+  /** Recipes of its own, page by page: of a changed one the older pages too, for what was made by them. */
   recipes: v.optional(v.array(OwnRecipeSchema), []),
 });
 export type HouseholdState = v.InferOutput<typeof HouseholdState>;

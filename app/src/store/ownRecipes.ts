@@ -3,6 +3,7 @@ import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { ownPagesOf } from '@hoddle/core/recipe/own/pagesOf';
 import { type Asked } from '@/workers/asked';
 import { useHouseholdStore } from './householdStore';
+import { usePageDrafts } from './pageDrafts';
 
 let laid: readonly OwnRecipe[] | undefined;
 
@@ -16,6 +17,11 @@ export function layRecipesOfStore(): void {
   };
   lay();
   useHouseholdStore.subscribe(lay);
+  // What the server did not take is a draft again: nothing that was typed is gone.
+  useHouseholdStore.subscribe(({ refused }, before) => {
+    if (refused?.write.kind !== 'recipe' || refused === before.refused) return;
+    usePageDrafts.getState().change(refused.write.recipe);
+  });
 }
 
 const NONE: readonly OwnRecipe[] = [];

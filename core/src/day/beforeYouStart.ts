@@ -1,5 +1,5 @@
 import { JARS, type JarSize } from '../handbook/jars';
-import { type Batch, jarsOf } from './batch';
+import { type Batch, isCanned, jarsOf } from './batch';
 import { stepsOfBatch } from './daySequence';
 
 /** Spare jars and lids, since one in twenty or so is chipped or does not seal. Common practice. */
@@ -20,14 +20,12 @@ export interface BeforeYouStart {
   readonly tools: readonly string[];
 }
 
-const ALWAYS = [
-  'jar lifter',
-  'funnel',
-  'bubble freer and headspace gauge',
-  'clean cloths',
-  'kettle for topping up',
-  'timer',
-];
+/** What no list needs: hands, the stove, what stands in the kitchen anyway. */
+const NO_TOOLS = ['', 'hands', 'burner', 'refrigerator', 'canner'];
+
+const FOR_THE_CANNER = ['jar lifter'];
+
+const ALWAYS = ['funnel', 'bubble freer and headspace gauge', 'clean cloths', 'kettle for topping up', 'timer'];
 
 const TOOL_WORDS: Readonly<Record<string, string>> = {
   'big pot': 'big pot',
@@ -54,12 +52,13 @@ export function beforeYouStart(batches: readonly Batch[]): BeforeYouStart {
     const { lids: mouth } = JARS[jar];
     lids.set(mouth, (lids.get(mouth) ?? 0) + count + spare);
   }
-  const named = batches.flatMap((batch) =>
-    stepsOfBatch(batch).flatMap(({ step }) => step.row.resources.flatMap((resource) => TOOL_WORDS[resource] ?? [])),
-  );
+  const resources = batches.flatMap((batch) => stepsOfBatch(batch).flatMap(({ step }) => step.row.resources));
+  // A tool that a recipe of the household's own names stands there by its name.
+  const named = resources.flatMap((resource) => TOOL_WORDS[resource] ?? (NO_TOOLS.includes(resource) ? [] : resource));
+  const always = batches.some(isCanned) ? [...FOR_THE_CANNER, ...ALWAYS] : ALWAYS;
   return {
     jars,
     lids: [...lids].map(([mouth, count]) => ({ mouth, lids: count })),
-    tools: [...new Set([...named, ...ALWAYS])],
+    tools: [...new Set([...named, ...always])],
   };
 }

@@ -1,5 +1,6 @@
 import { type CropId } from '../handbook/crops';
 import { type JarSize, quartsPerJar } from '../handbook/jars';
+import { isOwnProduct } from '../handbook/ownIds';
 import { type ProduceId } from '../handbook/produce';
 import { type ProductId, productRow } from '../handbook/products';
 import { type Lot } from '../harvest/onHand';
@@ -10,7 +11,8 @@ import { cardForCrop, type CropCard, quartsOfBatch } from '../yields/cardForCrop
 import { massForJarsKg } from '../yields/estimateJars';
 import { type MissingProduce, missingFor, otherNeeds } from '../yields/otherCrops';
 import { type LearnedYields } from '../yields/yieldModel';
-import { type Batch, mainCropOf, massKgOf } from './batch';
+import { type Batch, cardOfLoad, mainCropOf, massKgOf } from './batch';
+import { type CardJars, missingOfCards } from './takeForCards';
 
 export interface RecipeWish {
   readonly product: ProductId;
@@ -60,9 +62,17 @@ const CRUMB_KG = 0.01;
 
 /** The crops of its card that a planned batch has not reserved and that lie nowhere either. */
 export function missingForBatch(batch: Batch, lots: readonly Lot[]): MissingProduce[] {
-  const main = batch.againOf === undefined ? mainCropOf(batch) : undefined;
-  if (!main) return [];
+  if (batch.againOf !== undefined) return [];
   const reserved = batch.uses.flatMap(({ crop, massKg }) => (crop ? [{ crop, massKg }] : []));
+  if (isOwnProduct(batch.product)) {
+    const wanted = batch.loads.flatMap((load): CardJars[] => {
+      const card = cardOfLoad(batch, load);
+      return card ? [{ card, jar: batch.jar, jars: load.jars }] : [];
+    });
+    return missingOfCards(wanted, [...reserved, ...lots]);
+  }
+  const main = mainCropOf(batch);
+  if (!main) return [];
   return missingFor(batch.product, main, massKgOf(batch, main), [...reserved, ...lots]);
 }
 

@@ -1,3 +1,4 @@
+import { isOwnProduct } from '../handbook/ownIds';
 import { type Canner, methodsOf } from '../canner/canner';
 import { capacityOf } from '../canner/capacity';
 import { type Vessels } from '../canner/widestCanner';
@@ -114,7 +115,11 @@ interface Vessel {
 /** Every canner with the first method it serves; those that hold much less than the widest are left for other jars. */
 function vesselsFor(row: ProductRow, jar: JarSize, kitchen: SeasonKitchen): Vessel[] | string {
   const { tested, served } = waysToProcess(kitchen, row, jar, kitchen.pages);
-  if (tested.length === 0) return 'No tested process for that jar at this altitude.';
+  if (tested.length === 0) {
+    return isOwnProduct(row.product)
+      ? 'It is kept cold: it is made when the produce is there, and its days run from then.'
+      : 'No tested process for that jar at this altitude.';
+  }
   if (served.length === 0) return 'No canner here does what it is tested for.';
   const able = kitchen.canners.flatMap((canner): Vessel[] => {
     const method = served.find((each) => methodsOf(canner).includes(each));

@@ -56,13 +56,15 @@ function Lists({ day }: { day: Day }) {
             </Line>
           )}
         </Part>
-        <Part title="On the stove">
-          {used.map(({ name, method }) => (
-            <Line key={name}>
-              {name}, its rack in, {waterWords(method)}.
-            </Line>
-          ))}
-        </Part>
+        {used.length > 0 && (
+          <Part title="On the stove">
+            {used.map(({ name, method }) => (
+              <Line key={name}>
+                {name}, its rack in, {waterWords(method)}.
+              </Line>
+            ))}
+          </Part>
+        )}
         <Part title="On the towel">
           {tools.map((tool) => (
             <Line key={tool}>{tool}</Line>

@@ -8,7 +8,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { saveText } from '@/features/pantry/files';
-import { usePageDrafts } from '@/features/recipe/own/pageDrafts';
+import { usePageDrafts } from '@/store/pageDrafts';
 import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';
 

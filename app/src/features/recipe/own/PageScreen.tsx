@@ -22,7 +22,7 @@ import { Heading, Words } from '@/ui/Words';
 import { BecomesPart } from './BecomesPart';
 import { FillingsPart } from './FillingsPart';
 import { LinesPart } from './LinesPart';
-import { usePageDrafts } from './pageDrafts';
+import { usePageDrafts } from '@/store/pageDrafts';
 import { SourceForm } from './SourceForm';
 import { StepsPart } from './StepsPart';
 import { UnreadPart } from './UnreadPart';

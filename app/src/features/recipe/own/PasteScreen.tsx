@@ -8,7 +8,7 @@ import { readFile } from '@/features/pantry/files';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { usePageDrafts } from './pageDrafts';
+import { usePageDrafts } from '@/store/pageDrafts';
 
 /** A recipe as it stands in the book: typed or pasted, or a file of another program. It is read, and checked line by line. */
 export function PasteScreen() {

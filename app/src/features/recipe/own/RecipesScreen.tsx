@@ -5,7 +5,7 @@ import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { becomesWords } from './becomesWords';
-import { usePageDrafts } from './pageDrafts';
+import { usePageDrafts } from '@/store/pageDrafts';
 import { useOwnRecipes } from './useOwnRecipes';
 
 /** The household's own recipes: what each may become, and what is only half written down. */
