@@ -2,7 +2,7 @@ import { type Card } from '../handbook/cards/card';
 import { type CropId } from '../handbook/crops';
 import { type JarCount } from '../handbook/jars';
 import { columnFor, quartsOfJars, quartsPerBatch } from '../recipe/cardColumns';
-import { mainLine, measuredPart } from '../recipe/cardCrops';
+import { isProduce, mainLine, measuredPart } from '../recipe/cardCrops';
 import { timesOf } from '../recipe/kitchenMeasure';
 import { setsByTheBox } from '../recipe/pots';
 import { type AmountLine, type RecipeAmounts, recipeFor } from '../recipe/recipeFor';
@@ -56,7 +56,7 @@ export function amountsOfBatch(batch: Batch, ground: AmountsGround = {}): BatchA
   const own = batch.againOf === undefined ? cardOf(batch) : undefined;
   const jars = jarsOf(batch);
   if (!own || jars <= 0) return undefined;
-  const card = columnFor(own, [{ jar: batch.jar, count: jars }]);
+  const card = columnFor(withoutLeftOut(own, batch), [{ jar: batch.jar, count: jars }]);
   const liquid = learnedLiquid(card, records);
   const whole = batchesOf(batch, card, learned);
   const main = mainCropOf(batch) ?? mainLine(card)?.crops[0];
@@ -68,7 +68,8 @@ export function amountsOfBatch(batch: Batch, ground: AmountsGround = {}): BatchA
     if (main !== undefined && really !== undefined) parts.set(main, really);
     filled += load.jars;
     const needed = setsByTheBox(card) ? boxesFor(card, { jar: batch.jar, count: filled }) - pots : undefined;
-    const amounts = recipeFor(load.recipe === undefined ? card : (cardOfLoad(batch, load) ?? card), {
+    const filling = load.recipe === undefined ? undefined : cardOfLoad(batch, load);
+    const amounts = recipeFor(filling ? withoutLeftOut(filling, batch) : card, {
       jars: [{ jar: batch.jar, count: load.jars }],
       // Of several fillings each goes by its jars.
       ...(parts.size > 0 && load.recipe === undefined && { batches: parts }),
@@ -83,6 +84,14 @@ export function amountsOfBatch(batch: Batch, ground: AmountsGround = {}): BatchA
     return { loadId: load.id, firstPot: first, amounts: own };
   });
   return { card, loads, pots, lines: summedUp(loads.map(({ amounts }) => amounts)) };
+}
+
+/** A step that is left out takes nothing: its water and salt are in no list. What is cut there goes on to the jars. */
+function withoutLeftOut(card: Card, { without = [] }: Pick<Batch, 'without'>): Card {
+  const isOut = (into: string) =>
+    card.steps.some(({ step, optional }) => step === into && optional && without.includes(step));
+  const left = card.ingredients.filter((line) => isProduce(line) || !isOut(line.into));
+  return left.length === card.ingredients.length ? card : { ...card, ingredients: left };
 }
 
 /** Batches of the card that were measured for a load, the last time it was: its share of what was measured for several. */

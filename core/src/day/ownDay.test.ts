@@ -9,7 +9,7 @@ import { type OwnRecipe } from '../process/ownRecipe';
 import { ownPagesOf } from '../recipe/own/pagesOf';
 import { readRecipe } from '../recipe/own/readRecipe';
 import { amountsOfBatch } from './amountsOfBatch';
-import { type Batch, nameOf } from './batch';
+import { type Batch, cardOf, nameOf } from './batch';
 import { coldBatchOf } from './coldBatchOf';
 import { dayOf } from './dayOf';
 import { type DayTask } from './dayProblem';
@@ -195,6 +195,33 @@ describe('one brine over several fillings', () => {
     expect(uses[0]?.massKg).toBeCloseTo(0.4536, 2);
     expect(missing.map(({ crop }) => crop)).toEqual(expect.arrayContaining(['bean-snap', 'onion']));
   });
+});
+
+test('what is left out takes nothing, and a step has in hand what its words name', () => {
+  const recipe = page(`Dills with carrots
+4 lb pickling cucumbers
+2 lb carrots
+1 gal water and 1 cup salt, for soaking (optional)
+6 cups white vinegar (5 %)
+6 cups water
+Peel the carrots.
+Soak the cucumbers overnight in the salt water (optional).
+Boil the vinegar and water.
+Pack into jars.
+Cover with the hot brine.
+Makes 6 quarts`);
+  const kg = (crop: string, massKg: number) => ({ pickId: crop, crop: crop as 'carrot', massKg, softKg: 0 });
+  const plain = { ...coldBatch(recipe, [{ count: 6 }]), uses: [kg('cucumber-pickling', 1.8), kg('carrot', 0.9)] };
+  const soak = recipe.steps.find(({ optional }) => optional);
+  const entry = cardOf(plain)?.steps.find(({ optional }) => optional)?.step ?? '';
+  const items = (batch: Batch) => amountsOfBatch(batch)?.lines.map(({ line }) => `${line.item} ${line.then}`);
+  expect(soak).toBeDefined();
+  expect(items(plain)).toEqual(expect.arrayContaining(['water drained', 'salt drained']));
+  const left = items({ ...plain, without: [entry] });
+  expect(left).toContain('water jar');
+  expect(left?.some((line) => line.endsWith('drained'))).toBe(false);
+  const peel = dayOf([plain], kitchen).tasks.find(({ words }) => words.startsWith('Peel'));
+  expect(peel?.words).toBe('Peel 2 lb carrots');
 });
 
 test('a recipe that is changed leaves a planned batch the page it was planned by', () => {

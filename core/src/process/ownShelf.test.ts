@@ -148,6 +148,14 @@ describe('a page that may not be, part by part', () => {
     expect(fields(page(RELISH, { page: '' }))).toEqual(['source.page']);
   });
 
+  test('jars in an oven are no step of a page that is kept, and a draft loses nothing', () => {
+    const recipe = page(RELISH, {});
+    const [first] = recipe.steps;
+    const steps = first ? [...recipe.steps, { ...first, id: 'x', text: 'Seal and place in the oven' }] : [];
+    expect(fields({ ...recipe, steps })).toEqual([`steps.${recipe.steps.length}.text`]);
+    expect(fields({ ...recipe, steps, draft: true })).toEqual([]);
+  });
+
   test('a band that is not given is refused there and nowhere else', () => {
     const recipe = page(RELISH, {});
     expect(recipeFaults(recipe)).toEqual([]);

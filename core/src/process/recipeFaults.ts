@@ -1,5 +1,6 @@
 import { isStep } from '../handbook/steps';
 import { handbookRole } from '../recipe/own/handbookRole';
+import { neverDone } from '../recipe/own/neverDone';
 import { type OwnRecipe } from './ownRecipe';
 import { judgeRecipe } from './ownShelf';
 
@@ -18,6 +19,10 @@ export function recipeFaults(recipe: OwnRecipe): RecipeFault[] {
   if (recipe.draft) return faults;
   if (recipe.name.trim() === '') faults.push({ field: 'name', reason: 'It needs a name.' });
   if (recipe.lines.length === 0) faults.push({ field: 'lines', reason: 'There is nothing in it yet.' });
+  for (const [i, { text }] of recipe.steps.entries()) {
+    const reason = neverDone(text);
+    if (reason !== undefined) faults.push({ field: `steps.${i}.text`, reason });
+  }
   if (faults.length > 0 || !recipe.source) return faults;
   const { faults: shelf = [] } = judgeRecipe(recipe);
   return shelf.map(({ field, reason }) => ({ field: IN_SOURCE.includes(field) ? `source.${field}` : field, reason }));

@@ -35,7 +35,8 @@ export function amountWordsOf(line: AmountLine, units: Units, of: 'pot' | 'all')
       ].join(', ')
     : words(of === 'pot' ? (each ?? all) : all);
   // Cups of juice are no cups of berries: what is measured stands beside its name, not in small print.
-  const item = own.as === undefined || own.item.includes(own.as) ? own.item : `${own.item}, ${own.as}`;
+  const isSaid = own.as === undefined || `${own.item} ${own.prep ?? ''}`.includes(own.as);
+  const item = isSaid ? own.item : `${own.item}, ${own.as}`;
   const beside = [
     ...prepWords(own).filter((part) => others.length === 0 || !part.startsWith('or ')),
     ...(own.optional ? ['may be left out'] : []),

@@ -3,6 +3,7 @@ import { cups } from '../../handbook/cards/cardAmount';
 import { ownCardId, ownProductId, ownStepId } from '../../handbook/ownIds';
 import { COMMON_PRACTICE } from '../../handbook/source';
 import { stepOf, type StepRow } from '../../handbook/steps';
+import { cropsNamed } from './placeLines';
 import { type Filling, type OwnLine, type OwnStep, type RecipePage } from './recipePage';
 
 /** From here on a jar is filled; every card ends in one of these. */
@@ -28,8 +29,10 @@ export function cardOfPage(page: RecipePage, from: string, filling?: Filling): C
   const cardSteps = page.steps.map((step): CardStep => {
     const entry = entries.get(step.id) ?? 'fill';
     if (entry.startsWith('own:')) steps.set(entry, rowOf(entry, step));
+    const of = cropsNamed(step.text, page.lines);
     return {
       step: entry,
+      ...(of && { of }),
       ...(step.wait && { minutes: step.wait }),
       ...(step.optional && { optional: true as const }),
       ...(step.after && { after: step.after.flatMap((before) => entries.get(before) ?? []) }),

@@ -1,3 +1,4 @@
+import { type CropId } from '../../handbook/crops';
 import { type OwnLine, type OwnStep } from './recipePage';
 import { HERBS, type ReadLine } from './readCardLine';
 
@@ -78,15 +79,30 @@ const PLAIN =
 
 /** The first step whose sentence names the ingredient: by its last word first, then by any other. */
 function firstNaming({ item }: Pick<OwnLine, 'item'>, steps: readonly OwnStep[]): OwnStep | undefined {
-  const words = item
+  for (const word of wordsOf(item)) {
+    const step = steps.find(({ text }) => text.toLowerCase().includes(word));
+    if (step) return step;
+  }
+  return undefined;
+}
+
+/** The words a sentence may call an ingredient by, the last first, none with an ending. */
+function wordsOf(item: string): string[] {
+  return item
     .toLowerCase()
     .split(/[^a-z]+/)
     .filter((part) => part.length > 2 && !PLAIN.test(part))
     .map((part) => part.replace(/(?<=...)(?:ies|es|s)$/, ''))
     .reverse();
-  for (const word of words) {
-    const step = steps.find(({ text }) => text.toLowerCase().includes(word));
-    if (step) return step;
-  }
-  return undefined;
+}
+
+/** The crops that a sentence names, where it names some of a page's and not others: "peel the peaches" leaves the berries be. */
+export function cropsNamed(text: string, lines: readonly OwnLine[]): readonly CropId[] | undefined {
+  const produce = lines.filter(({ crops }) => crops.length > 0);
+  const named = produce.filter(({ item }) => {
+    const [word] = wordsOf(item);
+    return word !== undefined && text.toLowerCase().includes(word);
+  });
+  if (named.length === 0 || named.length === produce.length) return undefined;
+  return [...new Set(named.flatMap(({ crops }) => crops))];
 }

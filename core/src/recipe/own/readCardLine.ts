@@ -14,12 +14,13 @@ export function readCardLine(typed: string): ReadLine {
   const text = typed.trim().replace(/\s+/g, ' ');
   const plain = mended(text);
   const isBag = BAGS.test(plain);
-  const written = readIngredientLine(isBag ? bagAsAmount(plain) : plain);
+  const asAmount = isBag ? bagAsAmount(plain) : plain;
+  const written = readIngredientLine(asAmount);
   const [item, prep] = nameOf(written, plain);
   const crops = cropsOf(written, item);
   const role = roleOf(written, item, crops);
   const then = fateOf(plain, role);
-  const [amount, about] = amountsOf(written, plain);
+  const [amount, about] = amountsOf(written, asAmount);
   const open = isBag && !/\(/.test(plain) ? 'amount' : openQuestion({ plain, written, role, then, amount, item });
   const as = CUT.exec(`${written.food} ${prep ?? ''}`)?.[0].toLowerCase();
   return {
@@ -177,6 +178,12 @@ function openQuestion({ plain, written, role, then, amount, item }: Read): OpenQ
   if (written.role === 'unknown' && written.crops.length === 0 && !isHome(written.food) && role === 'low-acid')
     return 'food';
   if (!/[a-z]/i.test(item)) return 'food';
+  // Vinegar and water in one figure: nobody knows how much of it is vinegar.
+  if (
+    role === 'vinegar' &&
+    /\bvinegar\b.*\b(?:and|&|with) (?:\w+ )?(?:water|juice|wine)\b|\bwater (?:and|&) .*vinegar/i.test(item)
+  )
+    return 'food';
   if (role === 'vinegar' && !isStrong(plain) && !isWeak(plain)) return 'strength';
   if (amount.of !== 'words') return undefined;
   if (/\b(?:to taste|to cover|as needed|as wished)\b/i.test(plain)) return undefined;

@@ -1,3 +1,4 @@
+import { neverDone } from './neverDone';
 import { type OwnStep } from './recipePage';
 import { PROCESSING, readStep, type ReadStep } from './readStep';
 
@@ -27,7 +28,7 @@ export function readMethod(paragraphs: readonly string[]): ReadMethod {
   const processing: string[] = [];
   const unread: string[] = [];
   for (const sentence of paragraphs.flatMap(sentencesOf)) {
-    if (PROCESSING.test(sentence)) processing.push(sentence);
+    if (PROCESSING.test(sentence) || neverDone(sentence) !== undefined) processing.push(sentence);
     else if (read.length >= MOST_STEPS || (KEEPING.test(sentence) && isAfterFilling(read))) unread.push(sentence);
     else read.push(...stepsOf(sentence));
   }

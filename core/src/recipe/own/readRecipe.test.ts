@@ -1,3 +1,4 @@
+import { neverDone } from './neverDone';
 import { timeIn } from './readStep';
 import { readRecipe, yieldIn } from './readRecipe';
 
@@ -161,6 +162,39 @@ Makes 8 quarts`);
     'garlic, per-jar 4',
     'peppercorns, per-jar 4',
   ]);
+});
+
+test.each([
+  ['2 gal water and 1 cup salt, for soaking (optional)', ['water, drained', 'salt, drained']],
+  ['2 tsp mustard seed and 1 tsp celery seed per jar', ['mustard seed, per-jar', 'celery seed, per-jar']],
+  ['1 cup plus 2 Tbsp sugar', ['sugar, jar']],
+  ['2 lb and 4 oz damsons', ['damsons, jar']],
+  ['3 cups peeled and chopped tomatoes', ['tomatoes, jar']],
+])('two ingredients on one line are two, one amount in two parts is one: %s', (line, lines) => {
+  const read = readRecipe(`Dills\n${line}\nSoak overnight in the salt water.\nPack into jars.`);
+  expect(read.lines.map(({ item, then }) => `${item}, ${then}`)).toEqual(lines);
+});
+
+test('bags hold what is said to be in them, in its own measure', () => {
+  const [bags] = readRecipe('Jam\n2 gallon bags frozen strawberries (about 5 cups crushed)').lines;
+  expect(bags?.amount).toMatchObject({ of: 'ml', unit: 'cup', high: expect.closeTo(5 * 236.588, 1) as number });
+});
+
+// USDA Complete Guide, guide 1: jars are not sterilised or processed in an oven, and turning them over is no process.
+test.each([
+  ['Sterilize the jars in the oven at 225 F for 10 minutes.', /sterilises no jars/],
+  ['Seal and place in the oven for 20 minutes.', /crack/],
+  ['Put the filled jars into a hot oven.', /crack/],
+  ['Turn the jars upside down for 5 minutes.', /processes nothing/],
+  ['Sterilise in the dishwasher.', /sterilises no jars/],
+  ['Roast the peppers in the oven for 20 minutes.', undefined],
+  ['Bake in the oven until thick and ladle into jars.', undefined],
+  ['Keep the jars hot in the dishwasher.', undefined],
+])('%s', (sentence, reason) => {
+  const read = readRecipe(`Dills\n8 lb cucumbers\nMethod\n${sentence}\nPack into jars.`);
+  expect(read.processing).toHaveLength(reason ? 1 : 0);
+  expect(read.steps).toHaveLength(reason ? 1 : 2);
+  if (reason) expect(neverDone(sentence)).toMatch(reason);
 });
 
 test('a title that begins like a step, what is combined in a pot, peeled before the fruit is named', () => {

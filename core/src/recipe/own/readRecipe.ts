@@ -4,6 +4,7 @@ import { readMethod } from './readMethod';
 import { measuredIn, withEqualSugar } from './measuredIn';
 import { placeLines } from './placeLines';
 import { type Minutes, type RecipePage } from './recipePage';
+import { twoInOne } from './twoInOne';
 
 /** More ingredients than any page has; what comes after is kept as text. */
 export const MOST_LINES = 60;
@@ -30,7 +31,8 @@ const VERB = new RegExp(
 /** Reads a pasted page: its title, ingredients, method, yield and headspace. Nothing pasted is lost: what is not understood is `unread`. */
 export function readRecipe(pasted: string): DraftPage {
   const lines = linesOf(pasted);
-  const { title, ingredients, method, rest } = parted(lines);
+  const { title, method, rest, ...written } = parted(lines);
+  const ingredients = written.ingredients.flatMap(twoInOne);
   const read = ingredients.slice(0, MOST_LINES).map(readCardLine);
   const { steps, processing, unread } = readMethod(method);
   const all = lines.join('\n');

@@ -1,4 +1,5 @@
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
+import { neverDone } from '@hoddle/core/recipe/own/neverDone';
 import { placeLines } from '@hoddle/core/recipe/own/placeLines';
 import { readCardLine } from '@hoddle/core/recipe/own/readCardLine';
 import { readStep } from '@hoddle/core/recipe/own/readStep';
@@ -36,15 +37,21 @@ export function UnreadPart({ page, onChange }: UnreadPartProps) {
         Neither an ingredient nor a step. Minutes in a canner are never taken from here.
       </Words>
       <View role="list" aria-label="Kept as text">
-        {unread.slice(0, SHOWN).map((text, at) => (
-          <View key={`${at} ${text}`} role="listitem" className="border-t border-hair py-1">
-            <Words>{text}</Words>
-            <View className="flex-row">
-              <TextKey words="An ingredient" label={`${text}: an ingredient`} onPress={() => asLine(text, at)} />
-              <TextKey words="A step" label={`${text}: a step`} onPress={() => asStep(text, at)} />
+        {unread.slice(0, SHOWN).map((text, at) => {
+          const never = neverDone(text);
+          return (
+            <View key={`${at} ${text}`} role="listitem" className="border-t border-hair py-1">
+              <Words>{text}</Words>
+              {never !== undefined && <Words weight={700}>{never}</Words>}
+              {never === undefined && (
+                <View className="flex-row">
+                  <TextKey words="An ingredient" label={`${text}: an ingredient`} onPress={() => asLine(text, at)} />
+                  <TextKey words="A step" label={`${text}: a step`} onPress={() => asStep(text, at)} />
+                </View>
+              )}
             </View>
-          </View>
-        ))}
+          );
+        })}
       </View>
       {unread.length > SHOWN && <Words tone="ink-2">and {unread.length - SHOWN} more lines</Words>}
     </View>
