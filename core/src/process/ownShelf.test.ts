@@ -8,7 +8,9 @@ import { anyOwnRecipe } from './anyOwnRecipe';
 import { findProcess } from './findProcess';
 import { METHODS } from './method';
 import { type OwnRecipe, type RecipeSource } from './ownRecipe';
+import { judgeRecipe } from './ownShelf';
 import { recipeFaults } from './recipeFaults';
+import { testedInstead } from './testedInstead';
 
 afterEach(() => layOwnPages(NO_OWN_PAGES));
 
@@ -136,6 +138,30 @@ describe('vegetables in acid', () => {
     expect(asked(salsa('2 cups'), 800)).toMatchObject({ kind: 'tested' });
     expect(asked(salsa('3/4 cup'), 800)).toMatchObject({ kind: 'refusal' });
   });
+});
+
+// Handbook rule 10: anything in oil keeps 3 to 4 days or is frozen; the oil shuts the air out.
+test.each([
+  ['6 lb sweet peppers, charred in oil and drained', 'Boil the vinegar.'],
+  ['6 lb sweet peppers\n12 cloves garlic in oil', 'Boil the vinegar.'],
+  ['6 lb sweet peppers\n2 Tbsp olive oil', 'Boil the vinegar.'],
+  ['6 lb sweet peppers', 'Fry the peppers in a little oil.\nBoil the vinegar.'],
+])('oil is oil however a page has it: %s', (lines, method) => {
+  const read = (text: string) =>
+    page(`Peppers\n${text}\n6 cups white vinegar (5 %)\nMethod\n${method}\nPack into jars.`);
+  expect(judgeRecipe(read(lines)).foods.map(({ foodClass }) => foodClass)).toEqual(['oil']);
+  const first = read(lines).lines[0];
+  expect([first?.role, first?.crops]).toEqual(['low-acid', ['pepper-sweet']]);
+});
+
+test('what is not for the shelf has the tested recipe of its kind for a way out', () => {
+  const named = (text: string) =>
+    testedInstead(page(`${text}\n1 cup bottled lemon juice\nFill into jars.`)).map(({ name }) => name);
+  expect(named('Charred salsa\n7 lb paste tomatoes')[0]).toMatch(/salsa/i);
+  expect(named('Bread and butter pickles of ours\n6 lb pickling cucumbers')[0]).toMatch(/bread-and-butter/i);
+  expect(named('Grandmother’s treasure\n7 lb paste tomatoes')).toEqual([]);
+  // A crop alone is no kind of food.
+  expect(named('Tomato thing\n7 lb paste tomatoes')).toEqual([]);
 });
 
 describe('a page that may not be, part by part', () => {

@@ -20,8 +20,10 @@ export interface StepGroups {
 
 /** A recipe's lines by the step they go into, what is weighed as produce in front; steps without an amount are left out. */
 export function stepGroups(lines: readonly AmountLine[], steps: readonly RecipeStep[]): StepGroups {
-  const produce = lines.filter(({ line }) => isProduce(line));
-  const others = lines.filter(({ line }) => !isProduce(line));
+  // A clove in each jar stands with what goes into the jars.
+  const isWeighed = ({ line, perJar }: AmountLine) => isProduce(line) && !perJar;
+  const produce = lines.filter(isWeighed);
+  const others = lines.filter((each) => !isWeighed(each));
   const parts = steps.flatMap((step): StepGroup[] =>
     [true, false].flatMap((drained): StepGroup[] => {
       const own = others.filter(({ line }) => line.into === step.step && (line.then === 'drained') === drained);

@@ -47,9 +47,14 @@ export function acidOfFood(card: Pick<Card, 'ingredients' | 'steps'>): AcidOfFoo
     produceKg: lowAcidKg + kg(({ role }) => role === 'acid-food'),
     sugarMl: ml(({ role }) => role === 'sugar'),
     saltMl: ml(({ role }) => role === 'salt'),
-    hasOil: once.some((line) => line.role === 'oil' && !isAgainstFoam(line)),
+    hasOil: once.some((line) => (line.role === 'oil' ? !isAgainstFoam(line) : isCookedInOil(line))),
     covers: coveringLines(card as Card).some(({ role }) => role === 'vinegar'),
   };
+}
+
+/** "Peppers, charred in oil": the oil is on them, whatever is drained. */
+function isCookedInOil({ item, prep = '' }: CardLine): boolean {
+  return /\b(?:in|with) (?:\w+ ){0,2}oil\b|\boiled\b/i.test(`${item} ${prep}`);
 }
 
 /** Butter that keeps foam down: half a teaspoon at most. Handbook rule 17. */

@@ -98,6 +98,7 @@ function wordsOf(item: string): string[] {
 
 /** The crops that a sentence names, where it names some of a page's and not others: "peel the peaches" leaves the berries be. */
 export function cropsNamed(text: string, lines: readonly OwnLine[]): readonly CropId[] | undefined {
+  if (/\b(?:all|everything|rest|others|vegetables|fruit|them)\b/i.test(text)) return undefined;
   const produce = lines.filter(({ crops }) => crops.length > 0);
   const named = produce.filter(({ item }) => {
     const [word] = wordsOf(item);

@@ -15,8 +15,12 @@ export function readCardLine(typed: string): ReadLine {
   const plain = mended(text);
   const isBag = BAGS.test(plain);
   const asAmount = isBag ? bagAsAmount(plain) : plain;
-  const written = readIngredientLine(asAmount);
-  const [item, prep] = nameOf(written, plain);
+  const asRead = readIngredientLine(asAmount);
+  const [item, plainPrep] = nameOf(asRead, plain);
+  const written = inOil(asRead, item);
+  // "Garlic in oil": what it lies in is no part of its name, and never lost.
+  const prep =
+    written === asRead || /\boil/i.test(plainPrep ?? '') ? plainPrep : [plainPrep, 'in oil'].filter(Boolean).join(', ');
   const crops = cropsOf(written, item);
   const role = roleOf(written, item, crops);
   const then = fateOf(plain, role);
@@ -37,6 +41,12 @@ export function readCardLine(typed: string): ReadLine {
     ...(role === 'vinegar' && isWeak(plain) && { weak: true as const }),
     ...(open && { open }),
   };
+}
+
+/** "Peppers, charred in oil" are peppers: that oil is on them is read from what is done to them. */
+function inOil(written: WrittenLine, item: string): WrittenLine {
+  if (written.role !== 'oil' || /\boil\b|butter|lard|margarine|ghee|shortening|\bfat\b/i.test(item)) return written;
+  return { ...readIngredientLine(item), ...(written.amount && { amount: written.amount }), optional: written.optional };
 }
 
 const CUT =

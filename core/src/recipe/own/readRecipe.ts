@@ -3,7 +3,7 @@ import { type ReadLine, readCardLine } from './readCardLine';
 import { readMethod } from './readMethod';
 import { measuredIn, withEqualSugar } from './measuredIn';
 import { placeLines } from './placeLines';
-import { type Minutes, type RecipePage } from './recipePage';
+import { type Minutes, type OwnLine, type OwnStep, type RecipePage } from './recipePage';
 import { twoInOne } from './twoInOne';
 
 /** More ingredients than any page has; what comes after is kept as text. */
@@ -36,7 +36,7 @@ export function readRecipe(pasted: string): DraftPage {
   const read = ingredients.slice(0, MOST_LINES).map(readCardLine);
   const { steps, processing, unread } = readMethod(method);
   const all = lines.join('\n');
-  const placed = placeLines(read, steps);
+  const placed = withOilOfSteps(placeLines(read, steps), steps);
   const measured = measuredIn(placed, steps, all);
   return {
     name: title,
@@ -53,6 +53,14 @@ export function readRecipe(pasted: string): DraftPage {
     readyDays: readyIn(all) ?? [0, 0],
     fillings: [],
   };
+}
+
+/** Oil that only the method tells of is in the food all the same. */
+function withOilOfSteps(lines: readonly OwnLine[], steps: readonly OwnStep[]): readonly OwnLine[] {
+  const step = steps.find(({ text }) => /\b(?:in|with) (?:\w+ ){0,2}oil\b|\boil (?:the|them)\b/i.test(text));
+  if (!step || lines.some(({ role, text }) => role === 'oil' || /\boil\b/i.test(text))) return lines;
+  const oil = readCardLine('some oil');
+  return [...lines, { ...oil, id: `l${lines.length + 1}`, into: step.id }];
 }
 
 /** Plain lines of a text, a web page's mark-up taken off; nothing in it is run. */

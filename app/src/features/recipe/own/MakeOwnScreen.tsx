@@ -8,6 +8,7 @@ import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { isCold, type Way } from '@hoddle/core/process/method';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { judgedOnce } from '@hoddle/core/process/ownShelf';
+import { testedInstead } from '@hoddle/core/process/testedInstead';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { JarChoice } from '@/features/bench/tested/JarChoice';
@@ -25,6 +26,7 @@ import { Choice } from '@/ui/Choice';
 import { clockTime, weekday } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
 import { Key } from '@/ui/Key';
+import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Words } from '@/ui/Words';
@@ -159,6 +161,28 @@ function TestedPart({ product, jar, pack, method, altitudeFt, pages }: TestedPar
   return <ProcessPart row={row} altitudeFt={altitudeFt} checkedRows={pages.checkedRows} />;
 }
 
+/** The way out: what the handbook has of the kind. */
+function TestedInstead({ recipe }: { recipe: OwnRecipe }) {
+  const instead = testedInstead(recipe);
+  if (instead.length === 0) return null;
+  return (
+    <View>
+      <Words>Tested for the shelf, by its own recipe:</Words>
+      {instead.map(({ product, name }) => (
+        <RowLink
+          key={product}
+          href={{ pathname: '/bench/tested/[product]', params: { product } }}
+          className="min-h-[48px] justify-center"
+        >
+          <Words tone="cobalt" weight={700}>
+            {name}
+          </Words>
+        </RowLink>
+      ))}
+    </View>
+  );
+}
+
 /** How long it keeps cold and when it is ready, each filling by its own; and why it is not for the shelf, once. */
 function ColdPart({ recipe, way, jar, jars }: { recipe: OwnRecipe; way: Way; jar: JarSize; jars: number }) {
   const { household } = useHousehold();
@@ -201,6 +225,7 @@ function ColdPart({ recipe, way, jar, jars }: { recipe: OwnRecipe; way: Way; jar
           ? 'It could go to the shelf by its tested page too.'
           : `Not for the shelf: ${faults?.[0]?.reason ?? 'nobody tested it, as far as is known.'}`}
       </Words>
+      {!(recipe.source && faults?.length === 0) && <TestedInstead recipe={recipe} />}
     </View>
   );
 }

@@ -12,6 +12,7 @@ import { type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { type Cold, isCold, type Way } from '@hoddle/core/process/method';
+import { judgedOnce } from '@hoddle/core/process/ownShelf';
 import { quartsPerBatch } from '@hoddle/core/recipe/cardColumns';
 import { useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
@@ -37,7 +38,10 @@ export function useMakeOwn(recipe: OwnRecipe, product: ProductRow) {
   const ways = waysToProcess(household, product, jar, pages);
   const [asked, setWay] = useState<Way>();
   const tested = ways.tested.length > 0 ? firstWay(ways) : undefined;
-  const way: Way = asked !== undefined && (isCold(asked) || asked === tested) ? asked : (tested ?? 'refrigerator');
+  const way: Way =
+    asked !== undefined && (isCold(asked) || asked === tested)
+      ? asked
+      : (tested ?? (keepsDays(recipe) <= FEW_DAYS ? 'freezer' : 'refrigerator'));
   const usual = usualJars(recipe, jar);
   const [counts, setCounts] = useState<Readonly<Record<string, number>>>({});
   const [startAt, setStartAt] = useState(() => nextQuarter(householdNow()));
@@ -64,7 +68,7 @@ export function useMakeOwn(recipe: OwnRecipe, product: ProductRow) {
     }
     if (!canner || perLoad === undefined) return undefined;
     return batchOf(
-      { ...common, method: way, cannerId: canner.id, loads: splitLoads(all, perLoad, 'full') },
+      { ...common, method: way, cannerId: canner.id, loads: splitLoads(all, perLoad, 'even') },
       household,
       pages,
       newId,
@@ -96,6 +100,13 @@ export function useMakeOwn(recipe: OwnRecipe, product: ProductRow) {
     loads: draft?.loads ?? [],
     toBatch: () => batchWith(() => uuidV7()),
   };
+}
+
+/** What keeps no longer is frozen, unless it is eaten at once. */
+const FEW_DAYS = 4;
+
+function keepsDays(recipe: OwnRecipe): number {
+  return Math.min(...judgedOnce(recipe).foods.map(({ coldDays }) => coldDays[1]));
 }
 
 /** One batch, as its page says, in jars of another size. */
