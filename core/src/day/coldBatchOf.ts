@@ -1,3 +1,5 @@
+import { cardsOf } from '../handbook/cards';
+import { type Card } from '../handbook/cards/card';
 import { type JarSize } from '../handbook/jars';
 import { type ProductRow } from '../handbook/products';
 import { usualPack } from '../handbook/usualPack';
@@ -51,4 +53,28 @@ export function coldBatchOf(
       ...(own !== undefined && { recipe: own }),
     })),
   };
+}
+
+/**
+ * The same for so many jars in all, by the card a recipe has now: its fillings share them as its page does.
+ *
+ * @returns undefined for a product without a card, or without jars
+ */
+export function coldBatchOfJars(
+  { jars, ...wish }: Omit<ColdWish, 'recipe' | 'jars'> & { readonly jars: number },
+  altitudeFt: number,
+  newId: () => string,
+): Batch | undefined {
+  const cards = cardsOf(wish.product.product);
+  const [card] = cards;
+  return card && coldBatchOf({ ...wish, recipe: card.card, jars: ofFillings(cards, jars) }, altitudeFt, newId);
+}
+
+function ofFillings(cards: readonly Card[], jars: number): ColdWish['jars'] {
+  if (cards.length < 2) return [{ count: jars }];
+  const parts = cards.map(({ yields }) => yields?.high ?? 1);
+  const all = parts.reduce((sum, part) => sum + part, 0);
+  const counts = parts.map((part) => Math.floor((jars * part) / all));
+  const rest = jars - counts.reduce((sum, count) => sum + count, 0);
+  return cards.map(({ card }, i) => ({ recipe: card, count: (counts[i] ?? 0) + (i < rest ? 1 : 0) }));
 }

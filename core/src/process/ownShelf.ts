@@ -31,6 +31,11 @@ export interface OwnJudgement {
 
 const JUDGED = new WeakMap<OwnRecipe, OwnJudgement>();
 
+/** Whether its own tested page lets it onto the shelf, at some altitude. */
+export function isForShelf(recipe: OwnRecipe): boolean {
+  return recipe.source !== undefined && judgedOnce(recipe).faults?.length === 0;
+}
+
 /** The same of {@link judgeRecipe}, worked out once a page. */
 export function judgedOnce(recipe: OwnRecipe): OwnJudgement {
   const known = JUDGED.get(recipe) ?? judgeRecipe(recipe);

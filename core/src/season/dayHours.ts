@@ -14,6 +14,7 @@ export function canningMinutes(
   day: SeasonDay,
   recipes: readonly SeasonRecipe[],
 ): number {
-  const leads = recipes.map(({ leastMinutes, cannerMinutes }) => leastMinutes - cannerMinutes);
-  return day.windowMinutes - Math.max(firstHeatMinutes, Math.min(...leads));
+  const canned = recipes.filter(({ into }) => into === undefined);
+  const leads = canned.map(({ leastMinutes, cannerMinutes }) => leastMinutes - cannerMinutes);
+  return day.windowMinutes - Math.max(firstHeatMinutes, canned.length === 0 ? 0 : Math.min(...leads));
 }

@@ -18,7 +18,7 @@ export function mostJars(problem: SeasonProblem, recipe: SeasonRecipe, day: Seas
   if (spare < 0) return 0;
   const loads = Math.min(
     recipe.mostLoadsADay,
-    Math.floor((atOnce * canning) / recipe.cannerMinutes),
+    recipe.into === undefined ? Math.floor((atOnce * canning) / recipe.cannerMinutes) : Infinity,
     1 + Math.floor(spare / Math.max(1, recipe.nextMinutes)),
   );
   const { begin, load, jar } = recipe.hands;

@@ -1,10 +1,10 @@
-import { isOwnProduct } from '../handbook/ownIds';
 import { type Canner, methodsOf } from '../canner/canner';
 import { capacityOf } from '../canner/capacity';
 import { type Vessels } from '../canner/widestCanner';
 import { waysToProcess } from '../canner/waysToProcess';
 import { type Batch } from '../day/batch';
-import { batchOf } from '../day/batchOf';
+import { batchOf, type BatchWish } from '../day/batchOf';
+import { coldBatchOfJars } from '../day/coldBatchOf';
 import { type DayKitchen, dayOf } from '../day/dayOf';
 import { BURNERS, cannerResource, HANDS } from '../day/dayProblem';
 import { DAY_MIN, type KitchenSetup } from '../day/kitchenSetup';
@@ -16,8 +16,10 @@ import { findProduce, type ProduceId } from '../handbook/produce';
 import { findProduct, type ProductRow } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
 import { isProduce, mainLine } from '../recipe/cardCrops';
+import { coldPlaceOf } from '../process/coldPlace';
 import { type HouseholdPages } from '../process/findProcess';
-import { type Method } from '../process/method';
+import { type Cold, type Method } from '../process/method';
+import { quartsPerBatch } from '../recipe/cardColumns';
 import { byProductsOf } from '../yields/byProducts';
 import { setsByTheBox } from '../recipe/pots';
 import { type CropCard, cardForCrop, quartsOfBatch } from '../yields/cardForCrop';
@@ -86,13 +88,14 @@ function recipesOf(
 ): SeasonRecipe[] | string {
   const row = findProduct(product);
   if (!row) return 'It is not in the handbook.';
-  const vessels = vesselsFor(row, jar, kitchen);
+  const into = coldPlaceOf(row.product, kitchen.pages);
+  const vessels = into ? [] : vesselsFor(row, jar, kitchen);
   if (typeof vessels === 'string') return vessels;
   const mains = mainCrops(row).filter((crop) => grown.has(crop));
   if (mains.length === 0) return 'Nothing that it is made of is grown or on hand.';
   const recipes = mains.flatMap((crop) => {
     const shares = sharesOf(row, crop, jar, grown, kitchen.learned, sure);
-    return (shares && recipeOf(row, jar, crop, shares, vessels, kitchen)) ?? [];
+    return (shares && recipeOf(row, jar, crop, shares, { vessels, ...(into && { into }) }, kitchen)) ?? [];
   });
   return recipes.length > 0 ? recipes : 'No yield is published for it from what is grown.';
 }
@@ -115,11 +118,7 @@ interface Vessel {
 /** Every canner with the first method it serves; those that hold much less than the widest are left for other jars. */
 function vesselsFor(row: ProductRow, jar: JarSize, kitchen: SeasonKitchen): Vessel[] | string {
   const { tested, served } = waysToProcess(kitchen, row, jar, kitchen.pages);
-  if (tested.length === 0) {
-    return isOwnProduct(row.product)
-      ? 'It is kept cold: it is made when the produce is there, and its days run from then.'
-      : 'No tested process for that jar at this altitude.';
-  }
+  if (tested.length === 0) return 'No tested process for that jar at this altitude.';
   if (served.length === 0) return 'No canner here does what it is tested for.';
   const able = kitchen.canners.flatMap((canner): Vessel[] => {
     const method = served.find((each) => methodsOf(canner).includes(each));
@@ -165,17 +164,17 @@ function recipeOf(
   jar: JarSize,
   crop: ProduceId,
   crops: readonly CropShare[],
-  vessels: readonly Vessel[],
+  { vessels, into }: Pick<SeasonRecipe, 'into'> & { readonly vessels: readonly Vessel[] },
   kitchen: SeasonKitchen,
 ): SeasonRecipe | undefined {
-  const perLoad = Math.min(...vessels.map(({ jars }) => jars));
   const own = cardForCrop(row.product, crop);
+  const perLoad = into ? batchJars(row, jar) : Math.min(...vessels.map(({ jars }) => jars));
   const pot = own && potJars(own, jar);
   const atOnce = Math.min(perLoad, pot ?? perLoad);
   const kgPerJar = crops[0]?.kgPerJar ?? 0;
-  const minutes = (vessel: Vessel | undefined, loads: readonly number[]) =>
+  const minutes = (vessel: Vessel | Cold | undefined, loads: readonly number[]) =>
     vessel && minutesOf(row, jar, vessel, loads, crops, kitchen);
-  const [first] = vessels;
+  const first = into ?? vessels[0];
   const half = minutes(first, [Math.ceil(atOnce / 2)]);
   const one = minutes(first, [atOnce]);
   const two = minutes(first, [atOnce, atOnce]);
@@ -197,21 +196,29 @@ function recipeOf(
     softToo: pieces,
     frozenToo: pieces,
     vessels: vessels.map(({ canner, method }) => ({ canner: canner.id, method })),
+    ...(into && { into }),
     perLoad: atOnce,
     wholePots: pot !== undefined && pot <= perLoad,
-    mostLoadsADay: MOST_LOADS,
+    // What keeps for weeks is made a batch at a time.
+    mostLoadsADay: into ? 1 : MOST_LOADS,
     hands: {
       begin: Math.max(0, one.hands - perLoadMinutes - perJar * atOnce),
       load: perLoadMinutes,
       jar: perJar,
     },
-    cannerMinutes: Math.max(...canning),
+    cannerMinutes: Math.max(0, ...canning),
     burnerMinutes: Math.max(0, two.burner - one.burner),
     stock: [],
     leastMinutes: one.least,
     nextMinutes: Math.max(0, two.least - one.least),
     overnight: waits.some((wait) => wait >= NIGHT_MIN),
   };
+}
+
+/** Jars of one batch of a recipe of one's own, of all its fillings. */
+function batchJars({ product }: ProductRow, jar: JarSize): number {
+  const quarts = cardsOf(product).reduce((sum, card) => sum + (quartsPerBatch(card)?.mid ?? 0), 0);
+  return Math.max(1, Math.floor(quarts / quartsPerJar(jar) + 1e-6));
 }
 
 /** Jars that one pot fills where a card is made whole or not at all. */
@@ -224,18 +231,17 @@ function potJars(own: CropCard, jar: JarSize): number | undefined {
 function minutesOf(
   row: ProductRow,
   jar: JarSize,
-  { canner, method }: Vessel,
+  vessel: Vessel | Cold,
   loads: readonly number[],
   crops: readonly CropShare[],
   kitchen: SeasonKitchen,
 ): { hands: number; canner: number; burner: number; least: number } | undefined {
-  const jars = loads.reduce((sum, each) => sum + each, 0);
+  const jars = sumOf(loads);
   const uses = crops.map((share) => ({ pickId: '', crop: share.crop, massKg: share.kgPerJar * jars, softKg: 0 }));
-  const wish = { product: row, jar, method, cannerId: canner.id, loads, uses, startAt: NO_TIME };
-  const batch: Batch | undefined = batchOf(wish, kitchen, kitchen.pages, (of) => of);
+  const batch = batchIn(vessel, { product: row, jar, loads, uses, startAt: NO_TIME }, kitchen);
   if (!batch) return undefined;
   const { tasks } = dayOf([batch], { ...kitchen, startMinute: 0 });
-  const vessel = cannerResource(canner.id);
+  const pot = cannerResource(batch.cannerId);
   const sum = (of: string, fits: (needs: Readonly<Record<string, number>>) => boolean = () => true) =>
     tasks
       .filter(({ kind, needs }) => kind !== 'preheat' && fits(needs))
@@ -250,10 +256,28 @@ function minutesOf(
   const least = planner.kind === 'refusal' ? Infinity : (planner.step(FEW_NODES).plan?.lowerBoundMin ?? 0);
   return {
     hands: sum(HANDS),
-    canner: sum(vessel) / loads.length,
-    burner: sum(BURNERS, (needs) => !(vessel in needs)),
+    canner: sum(pot) / loads.length,
+    burner: sum(BURNERS, (needs) => !(pot in needs)),
     least,
   };
+}
+
+function batchIn(
+  vessel: Vessel | Cold,
+  wish: Omit<BatchWish, 'method' | 'cannerId'>,
+  kitchen: SeasonKitchen,
+): Batch | undefined {
+  if (typeof vessel !== 'string') {
+    const { canner, method } = vessel;
+    return batchOf({ ...wish, method, cannerId: canner.id }, kitchen, kitchen.pages, (of) => of);
+  }
+  const { loads, ...cold } = wish;
+  let made = 0;
+  return coldBatchOfJars({ ...cold, into: vessel, jars: sumOf(loads) }, kitchen.altitudeFt, () => String(made++));
+}
+
+function sumOf(counts: readonly number[]): number {
+  return counts.reduce((sum, count) => sum + count, 0);
 }
 
 /** Products that begin with what another leaves over get a second recipe for it, where that other is planned at all. */

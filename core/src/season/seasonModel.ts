@@ -284,7 +284,8 @@ class SeasonWriter {
   private addHours(): void {
     const { writer, problem } = this;
     const canners = (recipe: SeasonRecipe) => recipe.vessels.map(({ canner }) => canner).sort();
-    const sets = [...new Set(problem.recipes.map((recipe) => canners(recipe).join('|')))].map((set) => set.split('|'));
+    const canned = problem.recipes.filter(({ into }) => into === undefined);
+    const sets = [...new Set(canned.map((recipe) => canners(recipe).join('|')))].map((set) => set.split('|'));
     for (const { day, column: given } of this.days) {
       const own = this.onDay(day);
       if (own.length === 0) continue;
@@ -300,7 +301,7 @@ class SeasonWriter {
         own.map(({ recipe }) => recipe),
       );
       for (const set of sets) {
-        const inside = own.filter(({ recipe }) => canners(recipe).every((id) => set.includes(id)));
+        const inside = own.filter(({ recipe }) => !recipe.into && canners(recipe).every((id) => set.includes(id)));
         const minutes = inside.map(({ recipe, loads }): LinearTerm => [loads, recipe.cannerMinutes]);
         writer.row(-Infinity, [...minutes, [given, -Math.min(set.length, problem.cannerBurners) * canning]], 0);
       }

@@ -129,7 +129,13 @@ function goalsOf(household: SeasonHousehold, now: number): SeasonGoal[] {
   return household.goals.flatMap(({ product, jar, jars, priority }): SeasonGoal[] => {
     if (jars === null || jars === 0) return [];
     const here = household.stocked
-      .filter((lot) => lot.product === product && lot.jar === jar && lot.seal === 'sealed' && lot.placeKind !== 'aside')
+      .filter(
+        (lot) =>
+          lot.product === product &&
+          lot.jar === jar &&
+          (lot.seal === 'sealed' || lot.seal === 'cold') &&
+          lot.placeKind !== 'aside',
+      )
       .reduce((sum, lot) => sum + lot.jars, 0);
     const planned = coming
       .filter((batch) => batch.product === product && batch.jar === jar)

@@ -2,7 +2,7 @@ import { type JarSize } from '../handbook/jars';
 import { type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
 import { type Priority } from '../pantry/shelfGoal';
-import { type Method } from '../process/method';
+import { type Cold, type Method } from '../process/method';
 
 /** A day on which hands are given to preserving. */
 export interface SeasonDay {
@@ -60,8 +60,11 @@ export interface SeasonRecipe {
   readonly gives?: ByProductShare;
   readonly softToo: boolean;
   readonly frozenToo: boolean;
-  /** Canners that can take it, each with the method it is tested for there, and jars that any of them holds. */
+  /** Canners that can take it, each with the method it is tested for there; none for what is kept cold. */
   readonly vessels: readonly { readonly canner: string; readonly method: Method }[];
+  /** Where it is put that goes into no canner. */
+  readonly into?: Cold;
+  /** Jars that any of its canners holds; of what is kept cold those of one batch. */
   readonly perLoad: number;
   /** A box of pectin sets one pot: it is made whole, and is a load of its own. */
   readonly wholePots: boolean;

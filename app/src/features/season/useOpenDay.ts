@@ -3,9 +3,11 @@ import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
 import { widestCanner } from '@hoddle/core/canner/widestCanner';
 import { type Batch } from '@hoddle/core/day/batch';
 import { batchOf, nextQuarter } from '@hoddle/core/day/batchOf';
+import { coldBatchOfJars } from '@hoddle/core/day/coldBatchOf';
 import { productRow } from '@hoddle/core/handbook/products';
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { takeForBatch } from '@hoddle/core/harvest/takeForBatch';
+import { coldPlaceOf } from '@hoddle/core/process/coldPlace';
 import { type ReportedBatch, type ReportedDay } from '@hoddle/core/season/seasonReport';
 import { v7 as uuidV7 } from 'uuid';
 import { useLots } from '@/features/harvest/useOnHand';
@@ -43,6 +45,11 @@ export function useOpenDay(day: ReportedDay | undefined): { readonly batches: re
 
   function batchFor({ product, jar, jars }: ReportedBatch, uses: Batch['uses'], startAt: number): Batch | undefined {
     const row = productRow(product);
+    const into = coldPlaceOf(product, pages);
+    if (into) {
+      const wish = { product: row, jar, into, jars, uses, startAt };
+      return coldBatchOfJars(wish, household.altitudeFt ?? 0, () => uuidV7());
+    }
     const method = firstWay(waysToProcess(household, row, jar, pages));
     const { canner, capacity } = widestCanner(household, jar, method);
     if (!canner || capacity?.kind !== 'holds') return undefined;

@@ -7,7 +7,7 @@ import { coldDaysWords } from '@hoddle/core/process/coldWays';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { isCold, type Way } from '@hoddle/core/process/method';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
-import { judgedOnce } from '@hoddle/core/process/ownShelf';
+import { isForShelf, judgedOnce } from '@hoddle/core/process/ownShelf';
 import { testedInstead } from '@hoddle/core/process/testedInstead';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -221,11 +221,11 @@ function ColdPart({ recipe, way, jar, jars }: { recipe: OwnRecipe; way: Way; jar
         </Words>
       )}
       <Words size="label" tone="ink-2">
-        {recipe.source && faults?.length === 0
+        {isForShelf(recipe)
           ? 'It could go to the shelf by its tested page too.'
           : `Not for the shelf: ${faults?.[0]?.reason ?? 'nobody tested it, as far as is known.'}`}
       </Words>
-      {!(recipe.source && faults?.length === 0) && <TestedInstead recipe={recipe} />}
+      {!isForShelf(recipe) && <TestedInstead recipe={recipe} />}
     </View>
   );
 }

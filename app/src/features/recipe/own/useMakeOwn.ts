@@ -10,9 +10,9 @@ import { cardsOf } from '@hoddle/core/handbook/cards';
 import { type Card } from '@hoddle/core/handbook/cards/card';
 import { type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
+import { usualCold } from '@hoddle/core/process/coldPlace';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { type Cold, isCold, type Way } from '@hoddle/core/process/method';
-import { judgedOnce } from '@hoddle/core/process/ownShelf';
 import { quartsPerBatch } from '@hoddle/core/recipe/cardColumns';
 import { useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
@@ -38,10 +38,7 @@ export function useMakeOwn(recipe: OwnRecipe, product: ProductRow) {
   const ways = waysToProcess(household, product, jar, pages);
   const [asked, setWay] = useState<Way>();
   const tested = ways.tested.length > 0 ? firstWay(ways) : undefined;
-  const way: Way =
-    asked !== undefined && (isCold(asked) || asked === tested)
-      ? asked
-      : (tested ?? (keepsDays(recipe) <= FEW_DAYS ? 'freezer' : 'refrigerator'));
+  const way: Way = asked !== undefined && (isCold(asked) || asked === tested) ? asked : (tested ?? usualCold(recipe));
   const usual = usualJars(recipe, jar);
   const [counts, setCounts] = useState<Readonly<Record<string, number>>>({});
   const [startAt, setStartAt] = useState(() => nextQuarter(householdNow()));
@@ -100,13 +97,6 @@ export function useMakeOwn(recipe: OwnRecipe, product: ProductRow) {
     loads: draft?.loads ?? [],
     toBatch: () => batchWith(() => uuidV7()),
   };
-}
-
-/** What keeps no longer is frozen, unless it is eaten at once. */
-const FEW_DAYS = 4;
-
-function keepsDays(recipe: OwnRecipe): number {
-  return Math.min(...judgedOnce(recipe).foods.map(({ coldDays }) => coldDays[1]));
 }
 
 /** One batch, as its page says, in jars of another size. */
