@@ -195,6 +195,11 @@ function ColdPart({ recipe, way, jar, jars }: { recipe: OwnRecipe; way: Way; jar
       <Words>
         Filled hot, cooled 20 minutes, then into the {way}: no canner. In clean {JARS[jar].several} with lids.
       </Words>
+      {way === 'freezer' && (
+        <Words weight={700}>
+          Straight jars, 1 1/2 in free: food grows as it freezes, and full or shouldered glass cracks.
+        </Words>
+      )}
       {way === 'refrigerator' &&
         foods.map(({ card, coldDays }) => {
           const [low, high] = readyDaysOf(card, [recipe]);
