@@ -63,6 +63,11 @@ function shelfFaults(recipe: OwnRecipe, foods: OwnJudgement['foods']): ShelfFaul
   const { source } = recipe;
   if (!source) return [];
   const faults: ShelfFault[] = [];
+  // What no page can test comes first: it says more than that the food is low in acid.
+  for (const text of [recipe.name, ...recipe.lines.map((line) => line.text)]) {
+    const never = neverOnShelf(text);
+    if (never) faults.push({ field: 'product', reason: never.reason });
+  }
   const isLow = foods.some(
     ({ hasLowAcid, isAcidified, foodClass: kind }) =>
       kind === 'oil' || (hasLowAcid && !isAcidified && kind !== 'ferment'),
@@ -81,10 +86,6 @@ function shelfFaults(recipe: OwnRecipe, foods: OwnJudgement['foods']): ShelfFaul
       field: 'product',
       reason: 'Several fillings under one liquid are no one tested recipe: each has its own page.',
     });
-  }
-  for (const text of [recipe.name, ...recipe.lines.map((line) => line.text)]) {
-    const never = neverOnShelf(text);
-    if (never) faults.push({ field: 'product', reason: never.reason });
   }
   const pressure = source.method.startsWith('pressure');
   for (const { card, foodClass: kind, reason } of foods) {

@@ -1,6 +1,6 @@
 import { UNIT_SIZES, type PrintedUnit } from '../../handbook/cards/cardAmount';
 import { readCardLine, type ReadLine } from './readCardLine';
-import { WRITTEN_LINES, type WrittenExample } from './writtenLines';
+import { ONCE_WRONG, WRITTEN_LINES, type WrittenExample } from './writtenLines';
 
 /** What of a reading is not as a cook reads it. */
 function faults(read: ReadLine, meant: WrittenExample): string[] {
@@ -37,6 +37,11 @@ describe('sixty lines as people write them', () => {
   test('none is read wrong without being asked about', () => {
     expect(results.filter((each) => each.faults.length > 0 && each.open === undefined)).toEqual([]);
   });
+});
+
+test.each(ONCE_WRONG.map((meant) => [meant.text, meant] as const))('%s', (text, meant) => {
+  const read = readCardLine(text);
+  expect({ faults: faults(read, meant), open: read.open }).toEqual({ faults: [], open: meant.open });
 });
 
 test('a weak or home-made vinegar is no acid of five per cent, whatever else is written', () => {

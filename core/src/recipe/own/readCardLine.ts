@@ -14,9 +14,11 @@ export function readCardLine(typed: string): ReadLine {
   const text = typed.trim().replace(/\s+/g, ' ');
   const plain = mended(text);
   const isBag = BAGS.test(plain);
-  const asAmount = isBag ? bagAsAmount(plain) : plain;
+  const [first, other] = orElse(plain);
+  const asAmount = isBag ? bagAsAmount(plain) : amountFirst(first);
   const asRead = readIngredientLine(asAmount);
-  const [item, plainPrep] = nameOf(asRead, plain);
+  const [item, ownPrep] = nameOf(asRead, first);
+  const plainPrep = [ownPrep, other].filter(Boolean).join(', ') || undefined;
   const written = inOil(asRead, item);
   // "Garlic in oil": what it lies in is no part of its name, and never lost.
   const prep =
@@ -25,7 +27,8 @@ export function readCardLine(typed: string): ReadLine {
   const role = roleOf(written, item, crops);
   const then = fateOf(plain, role);
   const [amount, about] = amountsOf(written, asAmount);
-  const open = isBag && !/\(/.test(plain) ? 'amount' : openQuestion({ plain, written, role, then, amount, item });
+  const isUnmeasured = (isBag && !/\(/.test(plain)) || (!isBag && BASKETS.test(plain));
+  const open = isUnmeasured ? 'amount' : openQuestion({ plain, written, role, then, amount, item });
   const as = CUT.exec(`${written.food} ${prep ?? ''}`)?.[0].toLowerCase();
   return {
     text,
@@ -54,7 +57,11 @@ const CUT =
 
 const IF_WISHED = /\bif (?:wished|desired|liked|you (?:like|wish))\b|\boptional\b/i;
 /** How large a bag is says nothing of how much is in it. */
-const BAGS = /^\d+(?: to \d+)? (?:gallon|quart|pint)[ -](?:size |sized )?(?:freezer |zip )?bags?\b(?: of)?/i;
+const BAGS =
+  /^(?:\d+(?: to \d+)? (?:gallon|quart|pint)[ -](?:size |sized )?(?:freezer |zip )?bags?\b|(?:1|a|one) (?:can|tin|jar|bag|carton)\b)(?: of)?/i;
+/** What produce is picked or bought in: how much is in it nobody knows until it is told. */
+const BASKETS =
+  /^(?:[\d¼½¾ /-]+|an? |half an? |one )\s*(?:\([^)]*\) ?)?(?:pecks?|bushels?|flats?|crates?|baskets?|buckets?|lugs?|punnets?|trays?|cans?|tins?|jars?|bags?|cartons?)\b/i;
 
 /** Spellings that cookery has and the reader of batches does not: "2 c." and "1 # cukes" are known to it, these are not. */
 function mended(text: string): string {
@@ -63,6 +70,7 @@ function mended(text: string): string {
       // Emoji and list marks say nothing of the amount.
       .replace(/[\p{Extended_Pictographic}\u{FE0F}\u{200D}☐□▢✓]/gu, '')
       .replace(/^[\s\-–—*•·]+/, '')
+      .replace(/\bbeetroots?\b/gi, 'beets')
       .replace(/\bcukes?\b/gi, 'cucumbers')
       .replace(/\btoms?\b(?!a)/gi, 'tomatoes')
       .replace(/\bvin\.(?=\s|$)/gi, 'vinegar')
@@ -72,6 +80,8 @@ function mended(text: string): string {
       .replace(/^(\d+) dozen\b/i, (_, count: string) => String(12 * Number(count)))
       .replace(/^a (?:good )?(?:handful|bunch) of /i, 'some ')
       .replace(/^(?:the )?juice of (\S+) lemons?\b.*/i, '$1 lemons, juiced')
+      .replace(/^(\d[\d /]*|[½¼¾])[- ]?inch(?:es)?[- ](?:piece|knob|length)s?(?: of)? /i, '1 piece ')
+      .replace(/^(\d+) or (\d+)(?= )/, '$1-$2')
       .replace(/(\d) ?(½|¼|¾|⅓|⅔|⅛)/g, '$1 $2')
       .trim()
   );
@@ -85,6 +95,21 @@ function bagAsAmount(plain: string): string {
     .replace(/\([^)]*\)/, '')
     .trim();
   return told === undefined ? food : `${told} ${food}`;
+}
+
+/** "1/2 cup lemon juice or 1 tsp citric acid": the first is taken, the other stands beside it. */
+function orElse(plain: string): [first: string, other: string | undefined] {
+  const found = /^(.*[a-z]{3}.*?),? (or [\d¼½¾⅓⅔⅛][\d /¼½¾⅓⅔⅛]* ?[a-z]+\.? .+)$/i.exec(plain);
+  const hasFood = found !== null && readIngredientLine(found[1] ?? '').food !== '';
+  return hasFood ? [found[1] ?? plain, found[2]] : [plain, undefined];
+}
+
+/** "Salt (1 tsp per quart)": an amount that stands only in the brackets. */
+function amountFirst(plain: string): string {
+  const [, food = '', amount = '', rest = ''] =
+    /^([^(\d]+)\((?:about )?(\d[\d /¼½¾.-]* ?[a-z]+)((?: (?:per|for|each|in) [^)]*)?)\)/i.exec(plain) ?? [];
+  if (amount === '' || readIngredientLine(plain).amount) return plain;
+  return `${amount} ${food.trim()}${rest}`;
 }
 
 /** What a line is called, without what is done to it: "4 cups onions, sliced thin" is onions, sliced thin. */
@@ -114,9 +139,9 @@ const DONE_WORDS =
 const DONE_BEFORE = new RegExp(`^(?:(?:${DONE_WORDS})(?:,| and)? )+`, 'i');
 const DONE_ALONE = new RegExp(`^(?:${DONE_WORDS})(?: and (?:${DONE_WORDS}))?$`, 'i');
 const QUALITY =
-  /^(?:(?:very|packed|lightly|finely|thinly|coarsely|freshly|fresh|firm|ripe|medium|large|small|some|several|a pinch|pinch|a few)(?: of)? )*/i;
+  /^(?:(?:firm,? but ripe|ripe,? but firm|just ripe|very|packed|lightly|finely|thinly|coarsely|freshly|fresh|firm|ripe|medium|large|small|some|several|a pinch|pinch|a few)(?: of)? )*/i;
 const COUNTED_AS =
-  /^(?:cloves?|heads?|sticks?|sprigs?|ears?|stalks?|slices?|bulbs?|bunch(?:es)?|pkgs?|packages?|box(?:es)?) (?:of )?(?=\w)/i;
+  /^(?:cloves?|heads?|sticks?|sprigs?|ears?|stalks?|slices?|bulbs?|bunch(?:es)?|pkgs?|packages?|packets?|pouch(?:es)?|envelopes?|box(?:es)?) (?:of )?(?=\w)/i;
 
 /** Herbs that flavour; a jar full of them would be low in acid. */
 export const HERBS =
@@ -125,20 +150,30 @@ export const HERBS =
 /** A crop's acid is the handbook's; what nobody knows counts as low in acid. */
 function roleOf({ role, food }: WrittenLine, item: string, crops: readonly CropId[]): Role {
   if (isHome(food)) return 'other';
+  if (LEAF.test(item)) return 'spice';
+  if (role === 'water' && /\bwater ?(?:chestnut|cress)/i.test(item)) return 'low-acid';
   if (/^(honey|maple syrup|corn syrup|molasses|brown sugar|caster|jaggery)|\b(honey|syrup|molasses)$/i.test(item))
     return 'sugar';
   const crop = crops[0];
+  // Not sour enough for what is tested with others of their kind. Handbook rule 16.
+  if (/elder-?berr|\bwhite(?:-flesh(?:ed)?)? (?:peach|nectarine)/i.test(item)) return 'low-acid';
   if ((role === 'acid-food' || role === 'low-acid' || role === 'unknown') && crop !== undefined)
     return handbookRole(crop);
   return role === 'unknown' ? 'low-acid' : role;
 }
 
+/** Leaves that keep pickles crisp are none of the fruit they grow by. */
+const LEAF = /^(?:fresh )?(?:grape(?:vine)?|cherry|currant|oak|horseradish|raspberry) lea(?:f|ves)\b/i;
+
 /** Wine, spirits, coffee: liquid that is no acid anybody tested. */
 function isHome(food: string): boolean {
-  return /\b(wine|brandy|rum|vodka|whisk(e)?y|beer|kirsch|liqueur|coffee|tea)\b(?!.*vinegar)/i.test(food);
+  return /\b(wine|brandy|rum|vodka|gin|bourbon|sherry|port|whisk(e)?y|beer|kirsch|liqueur|coffee|tea)\b(?!.*vinegar)/i.test(
+    food,
+  );
 }
 
 function cropsOf({ crops, role, food }: WrittenLine, item: string): readonly CropId[] {
+  if (LEAF.test(item)) return [];
   const isProduce = role === 'acid-food' || role === 'low-acid' || role === 'unknown';
   if (!isProduce && !/\bdill\b(?! seed| weed)|^ginger/i.test(item)) return [];
   if (/\b(juice|sauce|powder|dried)\b|tomato paste/i.test(food) && !/fresh/i.test(food) && role !== 'low-acid') {
@@ -187,6 +222,7 @@ const NO_FIGURE_NEEDED: readonly Role[] = ['salt', 'spice', 'ice', 'water', 'oth
 function openQuestion({ plain, written, role, then, amount, item }: Read): OpenQuestion | undefined {
   if (written.role === 'unknown' && written.crops.length === 0 && !isHome(written.food) && role === 'low-acid')
     return 'food';
+  if (/^prepared (?:juice|fruit|pulp)/i.test(item)) return 'food';
   if (!/[a-z]/i.test(item)) return 'food';
   // Vinegar and water in one figure: nobody knows how much of it is vinegar.
   if (

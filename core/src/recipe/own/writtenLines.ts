@@ -81,3 +81,34 @@ export const WRITTEN_LINES: readonly WrittenExample[] = [
   { text: 'Ginger root, 2 oz grated', amount: one(2, 'oz'), item: /ginger/, role: 'spice', crop: 'ginger' },
   { text: '1 qt. homemade vinegar', amount: one(1, 'quart'), item: /vinegar/, role: 'vinegar' },
 ];
+
+/** Lines that were read wrong, or would have been, when somebody else's spellings were tried; each is right today. */
+// prettier-ignore
+export const ONCE_WRONG: readonly WrittenExample[] = [
+  { text: '7 lb paste tomatoes, charred in oil and drained', amount: one(7, 'lb'), item: /^paste tomatoes$/, role: 'acid-food', crop: 'tomato-paste' },
+  { text: '6 cloves garlic in oil', amount: one(6, 'piece'), item: /^garlic$/, role: 'low-acid', crop: 'garlic' },
+  { text: '1/2 cup lemon juice or 1 tsp citric acid', amount: one(0.5, 'cup'), item: /^lemon juice$/, role: 'lemon' },
+  { text: '1 cup honey or 1 1/4 cups sugar', amount: one(1, 'cup'), item: /^honey$/, role: 'sugar' },
+  { text: 'Salt (1 tsp per quart)', amount: one(1, 'tsp'), item: /^salt$/, role: 'salt', then: 'per-jar' },
+  { text: 'Dill (2 heads per jar)', amount: one(2, 'piece'), item: /^dill$/, role: 'spice', crop: 'dill', then: 'per-jar' },
+  { text: 'Tomatoes (about 20 lb)', amount: one(20, 'lb'), item: /^tomatoes$/, role: 'acid-food', crop: 'tomato-slicing' },
+  { text: 'vinegar (5%)', amount: 'some', item: /^vinegar$/, role: 'vinegar', open: 'amount' },
+  { text: '50/50 vinegar and water', amount: one(1, 'piece'), item: /vinegar and water/, role: 'vinegar', open: 'food' },
+  { text: '1 cup vinegar and water, mixed (5%)', amount: one(1, 'cup'), item: /vinegar and water/, role: 'vinegar', open: 'food' },
+  { text: 'a peck of apples', amount: one(1, 'piece'), item: /apples/, role: 'acid-food', crop: 'apple', open: 'amount' },
+  { text: '1/2 bushel tomatoes', amount: one(0.5, 'piece'), item: /tomatoes/, role: 'acid-food', crop: 'tomato-paste', open: 'amount' },
+  { text: '1 flat strawberries', amount: one(1, 'piece'), item: /strawberries/, role: 'acid-food', crop: 'strawberry', open: 'amount' },
+  { text: '3 (15 oz) cans pumpkin', amount: one(3, 'piece'), item: /pumpkin/, role: 'low-acid', crop: 'squash', open: 'amount' },
+  { text: '1 can (6 oz) tomato paste', amount: one(6, 'oz'), item: /^tomato paste$/, role: 'acid-food' },
+  { text: '3 cups elderberries', amount: one(3, 'cup'), item: /elderberries/, role: 'low-acid' },
+  { text: '4 cups white peaches', amount: one(4, 'cup'), item: /white peaches/, role: 'low-acid', crop: 'peach' },
+  { text: '1 grape leaf per jar', amount: one(1, 'piece'), item: /grape leaf/, role: 'spice', then: 'per-jar' },
+  { text: '1 cup water chestnuts', amount: one(1, 'cup'), item: /water chestnuts/, role: 'low-acid' },
+  { text: '3 1/2 cups prepared juice (about 3 lb grapes)', amount: one(3.5, 'cup'), item: /prepared juice/, role: 'acid-food', open: 'food' },
+  { text: '1 inch piece of ginger, sliced', amount: one(1, 'piece'), item: /ginger/, role: 'spice' },
+  { text: '3 pounds firm but ripe peaches (about 9 medium), peeled', amount: one(3, 'lb'), item: /^peaches$/, role: 'acid-food', crop: 'peach' },
+  { text: '2 pouches (3 oz each) liquid pectin', amount: one(2, 'pouch'), item: /^liquid pectin$/, role: 'pectin' },
+  { text: '2 or 3 cloves garlic', amount: [2, 3, 'piece'], item: /^garlic$/, role: 'low-acid', crop: 'garlic' },
+  { text: '500g beetroot', amount: one(0.5 / 0.45359237, 'lb'), item: /^beets$/, role: 'low-acid', crop: 'beet' },
+  { text: '1/2 cup bourbon', amount: one(0.5, 'cup'), item: /bourbon/, role: 'other' },
+];
