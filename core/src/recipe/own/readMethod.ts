@@ -16,6 +16,13 @@ export interface ReadMethod {
 const KEEPING =
   /\b(?:store|keep|keeps|ready (?:in|after)|refrigerate|let cool|cool (?:to|for|20)|label|enjoy|serve|makes about|yields?)\b/i;
 
+/** Washing and warming jars is in every plan. */
+const JARS_READY =
+  /^(?:meanwhile,? )?(?:wash|heat|warm|prepare|keep|rinse)\b[^,;]{0,40}\b(?:jars|lids|bands)\b(?!.*\b(?:fill|ladle|pack|pour)\b)/i;
+/** A word of care, and no step by itself. */
+const TOLD_ALONE =
+  /^(?:do not|don['’]t|never|if |be sure|make sure|note\b|tip\b|keep hot\b|flavou?rs? |it is (?:done|ready)|this )/i;
+
 /** Preparing that one sentence may name twice: "wash and slice". */
 const WASHED = /^(?:then )?(?:wash|rinse|scrub)\b.*\b(?:and|,)\s/i;
 
@@ -29,7 +36,9 @@ export function readMethod(paragraphs: readonly string[]): ReadMethod {
   const unread: string[] = [];
   for (const sentence of paragraphs.flatMap(sentencesOf)) {
     if (PROCESSING.test(sentence) || neverDone(sentence) !== undefined) processing.push(sentence);
-    else if (read.length >= MOST_STEPS || (KEEPING.test(sentence) && isAfterFilling(read))) unread.push(sentence);
+    else if (JARS_READY.test(sentence)) processing.push(sentence);
+    else if (read.length >= MOST_STEPS || TOLD_ALONE.test(sentence) || (KEEPING.test(sentence) && isAfterFilling(read)))
+      unread.push(sentence);
     else read.push(...stepsOf(sentence));
   }
   return { steps: linked(withoutDoubles(read)), processing, unread };

@@ -1,4 +1,5 @@
 import { neverDone } from './neverDone';
+import { readMethod } from './readMethod';
 import { timeIn } from './readStep';
 import { readRecipe, yieldIn } from './readRecipe';
 
@@ -175,6 +176,42 @@ test.each([
   expect(read.lines.map(({ item, then }) => `${item}, ${then}`)).toEqual(lines);
 });
 
+/** Sentences as pages have them, read by hand: the handbook's step or none, minutes waited, whether it is a step at all. */
+test.each<{ sentence: string; entry?: string; wait?: readonly [number, number] }>([
+  { sentence: 'Simmer, uncovered, 45 minutes to 1 hour.', entry: 'simmer-60', wait: [45, 60] },
+  { sentence: 'Cover and let stand in a cool place 12 to 18 hours.', wait: [720, 1_080] },
+  { sentence: 'Let ferment at 70 F for 3 to 4 weeks, skimming daily.', entry: 'ferment-3wk' },
+  { sentence: 'Soak the slices 1 hour in fresh water, then rinse.', wait: [60, 60] },
+  { sentence: 'Put 2 Tbsp bottled lemon juice in each quart jar.', entry: 'acid' },
+  { sentence: 'Put the beans in jars.', entry: 'raw-pack' },
+  { sentence: 'Blanch tomatoes 30 to 60 seconds, dip in cold water and slip off skins.', entry: 'scald-peel' },
+  {
+    sentence: 'Sprinkle with salt, cover with ice, and refrigerate for 3 hours.',
+    entry: 'salt-ice-3h',
+    wait: [180, 180],
+  },
+  { sentence: 'Cook in slow cooker on low 8 to 10 hours.', wait: [480, 600] },
+  { sentence: 'Sterilize the jars in boiling water 10 minutes.', wait: [10, 10] },
+])('a step: $sentence', ({ sentence, entry, wait }) => {
+  const { steps, unread, processing } = readMethod([sentence]);
+  expect([...unread, ...processing]).toEqual([]);
+  expect(steps.map((step) => [step.entry, step.wait])).toEqual([[entry, wait]]);
+});
+
+test.each([
+  'Do not boil.',
+  'Flavor is best after 1 week.',
+  'If it wrinkles it is done.',
+  'Wash jars in hot soapy water.',
+  'Keep the jars hot in the dishwasher.',
+  'Let jars stand in canner 5 minutes, then remove and cool 12 to 24 hours.',
+  'Process pints 15 minutes, adjusting for altitude.',
+])('no step, and kept as text: %s', (sentence) => {
+  const { steps, unread, processing } = readMethod([sentence]);
+  expect(steps).toEqual([]);
+  expect([...unread, ...processing]).toEqual([sentence.slice(0, -1)]);
+});
+
 test('bags hold what is said to be in them, in its own measure', () => {
   const [bags] = readRecipe('Jam\n2 gallon bags frozen strawberries (about 5 cups crushed)').lines;
   expect(bags?.amount).toMatchObject({ of: 'ml', unit: 'cup', high: expect.closeTo(5 * 236.588, 1) as number });
@@ -189,7 +226,6 @@ test.each([
   ['Sterilise in the dishwasher.', /sterilises no jars/],
   ['Roast the peppers in the oven for 20 minutes.', undefined],
   ['Bake in the oven until thick and ladle into jars.', undefined],
-  ['Keep the jars hot in the dishwasher.', undefined],
 ])('%s', (sentence, reason) => {
   const read = readRecipe(`Dills\n8 lb cucumbers\nMethod\n${sentence}\nPack into jars.`);
   expect(read.processing).toHaveLength(reason ? 1 : 0);
@@ -217,6 +253,8 @@ test.each([
   ['overnight', [480, 720]],
   ['half an hour', [30, 30]],
   ['2 to 3 days', [2_880, 4_320]],
+  ['45 minutes to 1 hour', [45, 60]],
+  ['30 to 60 seconds', undefined],
   ['until thick', undefined],
 ])('%s', (said, minutes) => expect(timeIn(said)).toEqual(minutes));
 

@@ -36,18 +36,31 @@ export function timeIn(sentence: string): Minutes | undefined {
       /\b(one|two|three|four|five|six|eight|ten|twelve|fifteen|twenty|thirty)\b/g,
       (word) => NUMBER_WORDS[word] ?? word,
     );
+  const mixed =
+    /(\d+(?:\.\d+)?)\s*(minutes?|mins?|hours?|hrs?|days?)\s*(?:-|–|to|or)\s*(\d+(?:\.\d+)?)\s*(minutes?|mins?\b|hours?|hrs?\b|days?|weeks?)/.exec(
+      said,
+    );
+  if (mixed) {
+    const [, low = '0', lowUnit = 'min', high = low, highUnit = 'min'] = mixed;
+    const [from, to] = [Number(low) * unitMinutes(lowUnit), Number(high) * unitMinutes(highUnit)];
+    if (from <= to) return [Math.round(from), Math.round(to)];
+  }
   const found =
     /(\d+(?:\.\d+)?)(?:\s*(?:-|–|to|or)\s*(\d+(?:\.\d+)?))?\s*(minutes?|mins?\b|hours?|hrs?\b|h\b|days?|weeks?)/.exec(
       said,
     );
   if (found) {
     const [, low = '0', high = low, unit = 'min'] = found;
-    const each = MIN_PER[Object.keys(MIN_PER).find((name) => unit.startsWith(name)) ?? 'min'] ?? 1;
+    const each = unitMinutes(unit);
     const [from, to] = [Number(low) * each, Number(high) * each];
     return from <= to ? [Math.round(from), Math.round(to)] : [Math.round(to), Math.round(from)];
   }
   // Common practice: from the evening until the morning.
   return /overnight|over night/.test(said) ? [480, 720] : undefined;
+}
+
+function unitMinutes(unit: string): number {
+  return MIN_PER[Object.keys(MIN_PER).find((name) => unit.startsWith(name)) ?? 'min'] ?? 1;
 }
 
 type Entry = (minutes: Minutes | undefined) => string | undefined;
@@ -74,6 +87,11 @@ const ENTRIES: readonly (readonly [RegExp, Entry])[] = [
     hoursOf('salt-soak'),
   ],
   [/\b(?:infuse|steep|macerate)\b/i, hoursOf('infuse')],
+  [/\bferment/i, (time) => (time && time[0] >= 14 * 1_440 ? 'ferment-3wk' : undefined)],
+  [
+    /\b(?:lemon juice|lime juice|citric acid)\b.*\b(?:each|every|per|to the|into the|the)\b.*\bjars?\b|\bjars?\b.*\b(?:lemon juice|citric acid)\b/i,
+    fixed('acid'),
+  ],
   [/\bmarinate\b/i, hoursOf('marinate')],
   [/^(?:then )?drain\b|drain (?:well|and rinse)|rinse and drain/i, fixed('drain')],
   [/jelly bag|\bdrip\b/i, fixed('drip-4h')],
@@ -142,6 +160,8 @@ const ENTRIES: readonly (readonly [RegExp, Entry])[] = [
 const OCCUPY: readonly (readonly [RegExp, readonly string[]])[] = [
   [/slow.?cooker/i, ['slow cooker']],
   [/\boven\b|\b(?:bake|roast)\b/i, ['oven']],
+  [/\bdehydrat/i, ['dehydrator']],
+  [/\bsmoke[rd]?\b/i, ['smoker']],
   [/\bgrill\b|\bchar\b/i, ['grill']],
   [/refrigerat|\bfridge\b|\bchill\b/i, ['refrigerator']],
   [/jelly bag|\bstrain/i, ['strainer']],
@@ -154,7 +174,7 @@ const PUT_ON: Minutes = [2, 4];
 
 /** What a sentence says of a canner: never a step, and its minutes are never taken from a pasted text. */
 export const PROCESSING =
-  /\bprocess(?:ed|ing)?\b|water.?bath|pressure can|boiling.?water canner|\bin (?:the|a) canner|inversion|invert|turn (?:the )?jars/i;
+  /\bprocess(?:ed|ing)?\b|water.?bath|pressure can|\bcanner\b|inversion|invert|turn (?:the )?jars/i;
 
 /**
  * Reads one sentence of a method: one of the handbook's steps where its words mean one, else a step in own words, with the
@@ -174,12 +194,25 @@ export function readStep(sentence: string): ReadStep {
   // Something in the oven or the grill is no step on the stove, whatever it is called.
   const elsewhere = own.some((name) => ['oven', 'grill', 'slow cooker'].includes(name));
   const entry = elsewhere ? undefined : ENTRIES.find(([words]) => words.test(text))?.[1](time);
-  if (entry !== undefined && isStep(entry)) {
+  // "Rinse and soak 1 hour": an hour that the handbook's step does not have is no such step.
+  const isLonger =
+    time !== undefined && time[1] >= SOME_WAIT_MIN && entry !== undefined && isStep(entry) && !keepsTime(entry);
+  if (entry !== undefined && isStep(entry) && !isLonger) {
     const usual = stepOf(entry).waitMinutes;
     const given = time && usual[1] > 0 && !(time[0] === usual[0] && time[1] === usual[1]);
     return { ...common, entry, ...(given && { wait: time }), occupies: [] };
   }
   return { ...common, hands: time ? PUT_ON : SOME_HANDS, ...(time && { wait: time }), occupies: own };
+}
+
+/** Shorter waits are part of the hands' own minutes. */
+const SOME_WAIT_MIN = 10;
+/** Where jars are filled or closed a time that is named is another thing's: of the canner, of the shelf. */
+const AT_THE_JARS = /^(?:raw-pack|pack-hot|fill|close|acid|measure-|crush-measure)/;
+
+/** Whether a step of the handbook has a wait, or none that a sentence could mean. */
+function keepsTime(entry: string): boolean {
+  return stepOf(entry).waitMinutes[1] > 0 || AT_THE_JARS.test(entry);
 }
 
 /** "stirring every 10 minutes", "stir daily", "skim each day": the call, and how often. */
