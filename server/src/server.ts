@@ -102,7 +102,13 @@ function api({ db, clock, schedule, planSeasons, changes }: Omit<ServerParts, 'l
     lotChangesRoute(db),
     ownMeasuresRoute(db),
   );
-  router.use(batchesRoute(db), batchRecordsRoute(db), kitchenEventsRoute(db), dayEventsRoute(db), movementsRoute(db));
+  router.use(
+    batchesRoute(db),
+    batchRecordsRoute(db),
+    kitchenEventsRoute(db, clock),
+    dayEventsRoute(db),
+    movementsRoute(db),
+  );
   router.use(jarsInRoute(db), goalsRoute(db), hardwareMovesRoute(db), recallsRoute(db));
   router.use(seasonRoute(db), seasonPlansRoute(db, clock, planSeasons));
   router.use(exportsRoute(db), backupRoute(db, clock));

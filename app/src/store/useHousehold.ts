@@ -3,10 +3,12 @@ import { type Batch } from '@hoddle/core/day/batch';
 import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import memoizeOne from 'memoize-one';
 import { useEffect, useState } from 'react';
 import { useHouseholdStore } from './householdStore';
+import { pagesOf } from './pagesOf';
 
 /** The state a screen shows. Screens are only drawn once there is one. */
 export function useHousehold(): Known {
@@ -25,9 +27,11 @@ type Known = Omit<HouseholdState, 'batches' | 'events' | 'dayEvents' | 'batchRec
 
 /** One state, one answer: every screen that asks gets the same objects. */
 const asItStands = memoizeOne((state: Known): Known => {
-  return { ...state, batches: standing(state.batches, state.dayEvents, state.events) };
+  const { batches, dayEvents, events, household } = state;
+  return { ...state, batches: standing(batches, dayEvents, events, groundOf(household.altitudeFt, pagesOf(state))) };
 });
 const standing = memoizeOne(batchesNow);
+const groundOf = memoizeOne((altitudeFt: number | null, pages: HouseholdPages) => ({ altitudeFt, pages }));
 
 /** The household as it stands this moment, after whatever was entered before: for a key that enters one thing after another. */
 export function householdAsEntered(): Known | undefined {

@@ -10,8 +10,7 @@ import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
 import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
-import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
-import { loadState } from '@hoddle/core/kitchen/loadState';
+import { loadNow } from '@hoddle/core/kitchen/loadNow';
 import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { type Movement } from '@hoddle/core/pantry/jarLot';
 import { type ShelfGoal } from '@hoddle/core/pantry/shelfGoal';
@@ -25,6 +24,7 @@ import { coldLot } from '@hoddle/core/pantry/coldLot';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { withGoal, withHardwareMove, withJarsIn, withMovement, withNewLots, withRow } from './pantryWrites';
+import { pagesOf } from './pagesOf';
 
 /** Something entered here that the server is to keep. It can be sent twice without harm. */
 export type Write =
@@ -230,7 +230,10 @@ function withMark(rows: HouseholdState['checkedRows'], { rowId, checkedOn }: Che
 
 function withEvent(state: HouseholdState, event: KitchenEvent): HouseholdState {
   const events = withRow(state.events as KitchenEvent[], event) as HouseholdState['events'];
-  const batches = batchesNow(state.batches as Batch[], state.dayEvents as DayEvent[], events as KitchenEvent[]);
+  const batches = batchesNow(state.batches as Batch[], state.dayEvents as DayEvent[], events as KitchenEvent[], {
+    altitudeFt: state.household.altitudeFt,
+    pages: pagesOf(state),
+  });
   const batch = batches.find(({ loads }) => loads.some((load) => load.id === event.loadId));
   const load = batch?.loads.find((candidate) => candidate.id === event.loadId);
   if ((event.type !== 'seal-checked' && event.type !== 'kept-cold') || !batch || !load) return { ...state, events };
@@ -239,7 +242,7 @@ function withEvent(state: HouseholdState, event: KitchenEvent): HouseholdState {
     return withNewLots({ ...state, events }, lots, movements);
   }
   const told = toldOf(load, batches, state.events as KitchenEvent[]).filter(({ id }) => id !== event.id);
-  const before = loadState(loadOrder(batch, load, batches), told);
+  const { state: before } = loadNow(batch, load, batches, told);
   const { lots, movements } = sealCheck(batch, before, event);
   return withNewLots({ ...state, events }, lots, movements);
 }

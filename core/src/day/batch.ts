@@ -40,6 +40,10 @@ export interface Batch {
   readonly processMinutes: number;
   /** Pressure canning only; tested together with the minutes. */
   readonly pressurePsi?: number;
+  /** What it was planned with, where the table says another thing now. Worked out, never kept. */
+  readonly planned?: { readonly processMinutes: number; readonly pressurePsi?: number; readonly altitudeFt: number };
+  /** Why nothing is tested for it any more. Worked out, never kept. */
+  readonly untested?: string;
   /** Of what is kept cold `''`: it takes none. */
   readonly cannerId: string;
   /** When the hands begin, epoch milliseconds. */

@@ -24,13 +24,19 @@ export function guestsOf(loadId: string, batches: readonly Batch[]): LoadOfBatch
 }
 
 /** Minutes that a load is processed: the longest of all that stand in the canner together. Handbook rule 15. */
-export function minutesOf(batch: Batch, load: PlannedLoad, batches: readonly Batch[]): number {
+export function minutesOf(
+  batch: Batch,
+  load: PlannedLoad,
+  batches: readonly Batch[],
+  own: (batch: Batch) => number = ({ processMinutes }) => processMinutes,
+): number {
+  return Math.max(...inCanner(batch, load, batches).map(own));
+}
+
+/** The batches whose jars stand in the canner together with a load, its own first. */
+export function inCanner(batch: Batch, load: PlannedLoad, batches: readonly Batch[]): Batch[] {
   const host = hostOf(load, batches) ?? { batch, load };
-  return Math.max(
-    batch.processMinutes,
-    host.batch.processMinutes,
-    ...guestsOf(host.load.id, batches).map((guest) => guest.batch.processMinutes),
-  );
+  return [batch, host.batch, ...guestsOf(host.load.id, batches).map((guest) => guest.batch)];
 }
 
 /** What stands in a canner at once: the load with its guests' jars, at the longest minutes. */

@@ -13,6 +13,7 @@ import { endOf } from '../recipe/kitchenMeasure';
 import { cropCard } from '../yields/cardForCrop';
 import { atTheGate } from './atTheGate';
 import { batchesNow } from './batchesNow';
+import { AS_PLANNED } from './byTheTable';
 import { type DayEvent } from './dayEvent';
 import { keptCold } from './keptCold';
 import { moreForBatch } from './moreForBatch';
@@ -112,7 +113,7 @@ test('whatever stays over of a box is the same part of every pick, never more th
           amount: 1,
         } as const;
         const events: DayEvent[] = [{ ...told, left: at.left }];
-        const after = batchesNow([batch], events, []);
+        const after = batchesNow([batch], events, [], AS_PLANNED);
         const changes = keptCold(at.left, picks, after, []).map((change, i) => ({
           ...change,
           id: `${i}`,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { type Batch } from '../day/batch';
 import { batchesNow } from './batchesNow';
+import { AS_PLANNED } from './byTheTable';
 import { type DayEvent } from './dayEvent';
 import { measuredNow } from './measuredNow';
 
@@ -18,7 +19,7 @@ const told = (more: object): DayEvent =>
   ({ id: `e${(count += 1)}`, day: '2026-06-20', at: count, batchId: 'b', ...more }) as DayEvent;
 const added = (pickId: string, massKg: number) =>
   told({ type: 'produce-added', use: { pickId, crop: 'strawberry', massKg, softKg: 0 } });
-const now = (...events: DayEvent[]) => batchesNow([jam], events, []);
+const now = (...events: DayEvent[]) => batchesNow([jam], events, [], AS_PLANNED);
 
 /** Two loads of one batch, of strawberries from two picks and of a rhubarb that nobody measures. */
 const twoLoads = {
@@ -54,7 +55,7 @@ test('each load adds and gives back its own, its last measure holds, and a load 
           : told({ type: 'measured', taskId: `crush ${load}`, loadIds: [load], amount: 6, left: [use] });
       });
       const drop = told({ type: 'loads-changed', loads: [jam.loads[0]], produceUsed: 0.5 });
-      const [batch] = batchesNow([twoLoads], isDropped ? [...events, drop] : events, []);
+      const [batch] = batchesNow([twoLoads], isDropped ? [...events, drop] : events, [], AS_PLANNED);
       // Reckoned by hand: load by load, the last that was left of it.
       for (const [pickId, reserved] of [
         ['p', 2],

@@ -1,5 +1,6 @@
 import { type Batch } from '../day/batch';
 import { type PickUse } from '../harvest/pick';
+import { byTheTable, type TableGround } from './byTheTable';
 import { type DayEvent, standing } from './dayEvent';
 import { type KitchenEvent } from './kitchenEvent';
 import { measuredNow } from './measuredNow';
@@ -11,19 +12,28 @@ type Change = Extract<DayEvent, { type: 'loads-changed' }>;
 /**
  * The batches as they stand: loads changed on the day (more jars, fewer, a product dropped) as they were told last, fruit that
  * was added or stayed over at the gate, another card. A load that went into a canner stays, whoever dropped it and when; a batch of which no load is
- * left is gone, and its produce on hand again.
+ * left is gone, and its produce on hand again. What is still to be processed goes by the table as it is now.
  */
 export function batchesNow(
   batches: readonly Batch[],
   dayEvents: readonly DayEvent[],
   events: readonly KitchenEvent[],
+  ground: TableGround,
 ): Batch[] {
+  return byTheTable(asTold(batches, dayEvents, events), events, ground);
+}
+
+function asTold(
+  batches: readonly Batch[],
+  dayEvents: readonly DayEvent[],
+  events: readonly KitchenEvent[],
+): readonly Batch[] {
   const told = new Map<string, DayEvent[]>();
   for (const event of standing(dayEvents)) {
     if (!OF_BATCHES.includes(event.type) || !('batchId' in event)) continue;
     told.set(event.batchId, [...(told.get(event.batchId) ?? []), event]);
   }
-  if (told.size === 0) return [...batches];
+  if (told.size === 0) return batches;
   const begun = new Set(events.flatMap(({ type, loadId }) => (type === 'load-started' ? [loadId] : [])));
   return batches.flatMap((batch) => {
     const own = told.get(batch.id);

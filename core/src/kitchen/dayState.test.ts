@@ -3,6 +3,7 @@ import { type Batch } from '../day/batch';
 import { type DayTask } from '../day/dayProblem';
 import { alarmsOf, missed, ringing } from './alarms';
 import { batchesNow } from './batchesNow';
+import { AS_PLANNED } from './byTheTable';
 import { type DayEvent } from './dayEvent';
 import { dayState } from './dayState';
 import { type KitchenEvent } from './kitchenEvent';
@@ -62,8 +63,8 @@ const batch = {
 test('loads are as they were told last; one that went in stays, whoever dropped it', () => {
   const drop = tell(10, { type: 'loads-changed', batchId: 'b', loads: [], produceUsed: 9 / 14 });
   const began: KitchenEvent = { id: 'k', loadId: 'one', at: 30 * MIN, type: 'load-started', jars: 9 };
-  expect(batchesNow([batch], [drop], [])).toEqual([]);
-  const kept = batchesNow([batch], [drop], [began]);
+  expect(batchesNow([batch], [drop], [], AS_PLANNED)).toEqual([]);
+  const kept = batchesNow([batch], [drop], [began], AS_PLANNED);
   expect(kept[0]?.loads.map(({ id }) => id)).toEqual(['one']);
   expect(kept[0]?.uses[0]?.massKg).toBeCloseTo((10 * 9) / 14, 9);
   const more = tell(12, {
@@ -72,13 +73,13 @@ test('loads are as they were told last; one that went in stays, whoever dropped 
     loads: [{ id: 'new', number: 3, jars: 4 }],
     produceUsed: 1,
   });
-  expect(batchesNow([batch], [more, drop], [began])[0]?.loads.map(({ id }) => id)).toEqual(['one', 'new']);
+  expect(batchesNow([batch], [more, drop], [began], AS_PLANNED)[0]?.loads.map(({ id }) => id)).toEqual(['one', 'new']);
   const begunToo: KitchenEvent = { id: 'k2', loadId: 'new', at: 31 * MIN, type: 'load-started', jars: 4 };
   const dropRest = tell(40, { type: 'loads-changed', batchId: 'b', loads: [], produceUsed: 1 });
-  const both = batchesNow([batch], [more, dropRest], [began, begunToo])[0];
+  const both = batchesNow([batch], [more, dropRest], [began, begunToo], AS_PLANNED)[0];
   expect(both?.loads.map(({ id }) => id)).toEqual(['one', 'new']);
   const back = tell(13, { type: 'taken-back', eventId: more.id });
-  expect(batchesNow([batch], [drop, more, back], [began])[0]?.loads.map(({ id }) => id)).toEqual(['one']);
+  expect(batchesNow([batch], [drop, more, back], [began], AS_PLANNED)[0]?.loads.map(({ id }) => id)).toEqual(['one']);
 });
 
 const task = (id: string, step: string, min: number, more: Partial<DayTask> = {}): DayTask => ({

@@ -12,16 +12,24 @@ export type KitchenEvent = { readonly id: string; readonly loadId: string; reado
       readonly lids?: Lids;
     }
   /** A canner that times itself runs: the minutes it shows until it is done. */
-  | { readonly type: 'machine-started'; readonly minutes: number }
+  | {
+      readonly type: 'machine-started';
+      readonly minutes: number;
+      /** The minutes that were asked of it then, by the table. */
+      readonly tested?: number;
+    }
   /** A pressure canner vents: a strong column of steam, the weight still off. */
   | { readonly type: 'venting-started' }
   | {
       readonly type: 'boil-reached';
       /** The cook was asked, since it came sooner than can be, and said yes. */
       readonly sure?: true;
+      /** The minutes that were asked of it then, by the table. */
+      readonly tested?: number;
     }
   | { readonly type: 'boil-lost' }
-  | { readonly type: 'heat-off' }
+  /** `tested` as above: the table may have changed while it boiled. */
+  | { readonly type: 'heat-off'; readonly tested?: number }
   /** A pressure canner has come down to 0 psi by itself; the weight comes off. */
   | { readonly type: 'pressure-down' }
   | { readonly type: 'jars-out' }
@@ -47,6 +55,11 @@ export type KitchenEvent = { readonly id: string; readonly loadId: string; reado
       readonly sure?: true;
     }
 );
+
+/** Whether the table has a word in what it means: a clock begins or ends by it. */
+export function isHeldToTheTable({ type }: Pick<KitchenEvent, 'type'>): boolean {
+  return type === 'boil-reached' || type === 'machine-started' || type === 'heat-off';
+}
 
 export type KitchenEventType = KitchenEvent['type'];
 

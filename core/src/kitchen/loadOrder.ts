@@ -1,10 +1,11 @@
 import { leastRestMinutes, restMinutes } from '../canner/restMinutes';
 import { type Batch, type PlannedLoad } from '../day/batch';
-import { minutesOf } from '../day/sharedLoad';
+import { inCanner, minutesOf } from '../day/sharedLoad';
 import { type LoadOrder } from './loadState';
 
 /** What a batch asks of one of its loads; in a canner that is shared the longest minutes of all in it. */
 export function loadOrder(batch: Batch, load: PlannedLoad, batches: readonly Batch[]): LoadOrder {
+  const untested = inCanner(batch, load, batches).find((each) => each.untested !== undefined)?.untested;
   const [rest] = restMinutes(batch.method, batch.jar);
   return {
     method: batch.method,
@@ -12,5 +13,6 @@ export function loadOrder(batch: Batch, load: PlannedLoad, batches: readonly Bat
     processMinutes: minutesOf(batch, load, batches),
     restMinutes: rest,
     leastRestMinutes: leastRestMinutes(batch.method),
+    ...(untested !== undefined && { untested }),
   };
 }

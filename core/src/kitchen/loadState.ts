@@ -24,6 +24,8 @@ export interface LoadOrder {
   readonly restMinutes: number;
   /** Before this nobody lifts them out, however soon this canner is ready; under pressure, from 0 psi on. */
   readonly leastRestMinutes: number;
+  /** Why no clock may start: nothing is tested for it any more. */
+  readonly untested?: string;
 }
 
 /** Where a load stands. Times are epoch milliseconds, as told by the events. */

@@ -2,15 +2,11 @@ import { type Batch } from '../day/batch';
 import { hostOf, type LoadOfBatch } from '../day/sharedLoad';
 import { groupBy } from '../handbook/groupBy';
 import { type KitchenEvent } from './kitchenEvent';
-import { loadOrder } from './loadOrder';
-import { type LoadOrder, loadState, type LoadState } from './loadState';
+import { loadNow, type OrderedLoad } from './loadNow';
 import { toldOf } from './toldOf';
 
 /** A load with what its batch asks of it, and where it stands. */
-export interface LoadNow extends LoadOfBatch {
-  readonly order: LoadOrder;
-  readonly state: LoadState;
-}
+export type LoadNow = LoadOfBatch & OrderedLoad;
 
 /**
  * Every load where it stands, in the order of their batches. Each looks at its own events alone, and at those it shares a
@@ -26,9 +22,8 @@ export function loadsNow(batches: readonly Batch[], events: readonly KitchenEven
   return batches.flatMap((batch) => {
     const among = isSharing.has(batch) ? sharing : [batch];
     return batch.loads.map((load): LoadNow => {
-      const order = loadOrder(batch, load, among);
       const of = [...heard(load.id), ...heard(hostOf(load, among)?.load.id)];
-      return { batch, load, order, state: loadState(order, toldOf(load, among, of)) };
+      return { batch, load, ...loadNow(batch, load, among, toldOf(load, among, of)) };
     });
   });
 }

@@ -3,7 +3,7 @@ import { timedUses } from '@hoddle/core/day/timedUses';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type Lot, onHand, overdrawnKg, type TimedUse } from '@hoddle/core/harvest/onHand';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
-import { readBatchesNow } from './readState';
+import { readBatchesTold } from './readState';
 import { type Tables } from './tables';
 
 /** All that was entered of one pick, as it stands in a transaction. */
@@ -18,7 +18,7 @@ export const CRUMB_KG = 0.01;
 
 /** Batches as they stand count: produce of loads that were dropped on the day is on hand again. */
 export async function readBook(tables: Tables, pickId: string, transaction: Transaction): Promise<ProduceBook> {
-  const batches = await readBatchesNow({ tables }, transaction);
+  const batches = await readBatchesTold({ tables }, transaction);
   const changes = await tables.lotChanges.findAll({ where: { pickId }, order: [['at', 'ASC']], transaction });
   return {
     pick: (await tables.picks.findByPk(pickId, { transaction }))?.get({ plain: true }),

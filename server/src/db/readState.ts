@@ -7,6 +7,7 @@ import { type Batch } from '@hoddle/core/day/batch';
 import { USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
 import { groupBy } from '@hoddle/core/handbook/groupBy';
 import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
+import { AS_PLANNED } from '@hoddle/core/kitchen/byTheTable';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { hardwareStock } from '@hoddle/core/pantry/hardwareStock';
@@ -135,10 +136,20 @@ export async function readDayEvents(
   return rows.map(({ detail, ...event }) => ({ ...event, ...detail }) as DayEvent);
 }
 
-/** The batches as they stand: as planned, with what was changed on the day. */
-export async function readBatchesNow(db: Pick<Database, 'tables'>, transaction?: Transaction): Promise<Batch[]> {
+/** The batches as they stand: with what was changed on the day, and their minutes by the table as it is now. */
+export async function readBatchesNow(db: Database, transaction?: Transaction): Promise<Batch[]> {
+  const { altitudeFt } = await readSettings(db);
+  return readBatchesTold(db, transaction, { altitudeFt, pages: await readPages(db) });
+}
+
+/** The same with the minutes they were planned with: for what only asks for their produce and jars. */
+export async function readBatchesTold(
+  db: Pick<Database, 'tables'>,
+  transaction?: Transaction,
+  ground = AS_PLANNED,
+): Promise<Batch[]> {
   const batches = await readBatches(db, transaction);
-  return batchesNow(batches, await readDayEvents(db, transaction), await readEvents(db, transaction));
+  return batchesNow(batches, await readDayEvents(db, transaction), await readEvents(db, transaction), ground);
 }
 
 /** The batches as they were planned. */

@@ -4,8 +4,7 @@ import { type Batch } from '@hoddle/core/day/batch';
 import { type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProductId } from '@hoddle/core/handbook/products';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
-import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
-import { loadState } from '@hoddle/core/kitchen/loadState';
+import { loadNow } from '@hoddle/core/kitchen/loadNow';
 import { arrivalOf } from '@hoddle/core/pantry/arrival';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
 import { bestBy } from '@hoddle/core/pantry/keepsUntil';
@@ -82,8 +81,10 @@ export function demoPantry(demoNow: number, batches: readonly Batch[], events: r
       const own = events.filter(({ loadId }) => loadId === load.id);
       const check = own.find((event) => event.type === 'seal-checked');
       if (check?.type !== 'seal-checked') continue;
-      const before = loadState(
-        loadOrder(batch, load, batches),
+      const { state: before } = loadNow(
+        batch,
+        load,
+        batches,
         own.filter(({ id }) => id !== check.id),
       );
       const { lots: made, movements: stored } = sealCheck(batch, before, check);

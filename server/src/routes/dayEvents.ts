@@ -5,8 +5,8 @@ import { DayEventSchema } from '@hoddle/contract/dayEvent';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
-import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
-import { loadState } from '@hoddle/core/kitchen/loadState';
+import { AS_PLANNED } from '@hoddle/core/kitchen/byTheTable';
+import { loadNow } from '@hoddle/core/kitchen/loadNow';
 import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { type HouseholdPages } from '@hoddle/core/process/findProcess';
@@ -88,7 +88,9 @@ async function holdTaken(
   const told = (await readDayEvents(db, transaction)).map((event) =>
     event.id === id ? { ...event, left: [] } : event,
   );
-  const before = batchesNow(batches, told, await readEvents(db, transaction)).find((batch) => batch.id === batchId);
+  const before = batchesNow(batches, told, await readEvents(db, transaction), AS_PLANNED).find(
+    (batch) => batch.id === batchId,
+  );
   const takenKg = (pickId: string) => before?.uses.find((use) => use.pickId === pickId)?.massKg ?? 0;
   if (left.every(({ pickId, massKg }) => massKg <= takenKg(pickId) + CRUMB_KG)) return;
   throw new Problem(409, 'not-taken', 'More stays over than this batch took of that produce.');
@@ -114,7 +116,7 @@ async function holdOpen(db: Database, { day }: DayEvent, transaction: Transactio
   const events = await readEvents(db, transaction);
   const stillIn = batches.filter(isOfDay(day)).flatMap((batch) =>
     batch.loads.filter((load) => {
-      const state = loadState(loadOrder(batch, load, batches), toldOf(load, batches, events));
+      const { state } = loadNow(batch, load, batches, toldOf(load, batches, events));
       return IN_CANNER.includes(state.phase);
     }),
   );

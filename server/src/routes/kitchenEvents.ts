@@ -4,26 +4,31 @@ import * as v from 'valibot';
 import { KitchenEventSchema } from '@hoddle/contract/kitchenEvent';
 import { type Batch, isCanned } from '@hoddle/core/day/batch';
 import { hostOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
-import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { isHeldToTheTable, type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { loadNow } from '@hoddle/core/kitchen/loadNow';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
-import { loadState } from '@hoddle/core/kitchen/loadState';
+import { type LoadOrder, loadState } from '@hoddle/core/kitchen/loadState';
 import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { coldLot } from '@hoddle/core/pantry/coldLot';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
-import { eventOf, readBatches, readBatchesNow } from '../db/readState';
+import { type Clock } from '../clock';
+import { eventOf, readBatches, readBatchesNow, readHousehold } from '../db/readState';
 import { Problem } from '../problem';
 
 /**
  * `POST /api/kitchen/events`: what happened to a load. Every event is kept, in place or not, since the fold decides what
  * it means; only a seal check must fit its load, because it moves jars.
  */
-export function kitchenEventsRoute(db: Database): Router {
+export function kitchenEventsRoute(db: Database, clock: Clock): Router {
   return Router().post('/kitchen/events', async (req, res) => {
-    const event = v.parse(KitchenEventSchema, req.body) as KitchenEvent;
-    const batches = await knownBatches(db, event.loadId);
-    const own = loadOf(event.loadId, batches);
+    const sent = v.parse(KitchenEventSchema, req.body) as KitchenEvent;
+    const batches = await knownBatches(db, sent.loadId);
+    const own = loadOf(sent.loadId, batches);
+    const order = loadOrder(own.batch, own.load, batches);
+    await holdTested(db, clock, sent, order);
+    const event = withTested(sent, order);
     const isNew = await db.write(async (transaction) => {
       const { id, loadId, type, at, ...detail } = event;
       const before = await eventsOf(db, own, batches, transaction);
@@ -34,6 +39,29 @@ export function kitchenEventsRoute(db: Database): Router {
     });
     res.status(isNew ? 201 : 200).json(event);
   });
+}
+
+/** What happened is kept however late it is told; what happens now can still be stopped. */
+const JUST_NOW_MS = 10 * 60_000;
+
+/** @throws Problem 422 where a load is started now that nothing is tested for any more */
+async function holdTested(
+  db: Database,
+  clock: Clock,
+  { type, at }: KitchenEvent,
+  { untested }: LoadOrder,
+): Promise<void> {
+  const starts = type === 'load-started' || type === 'boil-reached' || type === 'machine-started';
+  if (untested === undefined || !starts) return;
+  const { demoOffsetMs } = await readHousehold(db);
+  if (clock.now(demoOffsetMs) - at < JUST_NOW_MS) throw new Problem(422, 'not-tested', untested);
+}
+
+/** A clock that starts or ends is held against the table as it is now, or against more, whatever a screen thought. */
+function withTested(event: KitchenEvent, { processMinutes }: LoadOrder): KitchenEvent {
+  if (!isHeldToTheTable(event)) return event;
+  const said = 'tested' in event ? (event.tested ?? 0) : 0;
+  return { ...event, tested: Math.max(said, processMinutes) } as KitchenEvent;
 }
 
 /** As they stand; a load that another screen dropped meanwhile still has what happens to it told. */
@@ -75,8 +103,7 @@ async function storeJars(
   event: Extract<KitchenEvent, { type: 'seal-checked' }>,
   transaction: Transaction,
 ): Promise<void> {
-  const order = loadOrder(batch, load, batches);
-  const state = loadState(order, before);
+  const { order, state } = loadNow(batch, load, batches, before);
   if (loadState(order, [...before, event]).phase !== 'checked' || state.phase === 'checked') {
     const reason =
       state.phase === 'cooling'
@@ -96,7 +123,7 @@ async function storeCold(
   event: Extract<KitchenEvent, { type: 'kept-cold' }>,
   transaction: Transaction,
 ): Promise<void> {
-  if (loadState(loadOrder(batch, load, batches), before).phase !== 'planned' || isCanned(batch)) {
+  if (loadNow(batch, load, batches, before).state.phase !== 'planned' || isCanned(batch)) {
     throw new Problem(422, 'kept-cold', 'These jars are put away already, or they go into a canner.');
   }
   const { lots, movements } = coldLot(batch, load, event, db.recipes.all);

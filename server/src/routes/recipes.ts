@@ -27,7 +27,7 @@ import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
 import { missingFor } from '@hoddle/core/yields/otherCrops';
 import { timedUses } from '@hoddle/core/day/timedUses';
 import { type Database } from '../db/openDatabase';
-import { all, readBatchRecords, readBatchesNow } from '../db/readState';
+import { all, readBatchRecords, readBatchesTold } from '../db/readState';
 import { Problem } from '../problem';
 
 /** Recipe cards, and one worked out for the jars there are. */
@@ -158,7 +158,7 @@ async function missingOnHand(
   if (!perBatch || crops.length === 0) return [];
   const lots = onHand(
     await all(db.tables.picks),
-    timedUses(await readBatchesNow(db)),
+    timedUses(await readBatchesTold(db)),
     await all(db.tables.lotChanges, [['at', 'ASC']]),
   );
   const there = (crop: ProduceId) =>

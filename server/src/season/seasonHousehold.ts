@@ -15,7 +15,15 @@ import { learnYields } from '@hoddle/core/yields/yieldModel';
 export function seasonHousehold(state: HouseholdState, altitudeFt: number, now: number): SeasonHousehold {
   const { household, season } = state;
   const { canners, ownJars, kitchen, burners, places, bestMonths } = household;
-  const batches = batchesNow(state.batches as Batch[], state.dayEvents as DayEvent[], state.events as KitchenEvent[]);
+  const pages = {
+    checkedRows: new Map(state.checkedRows.map(({ rowId, checkedOn }) => [rowId, checkedOn])),
+    sources: state.sources as HouseholdSource[],
+    recipes: state.recipes as OwnRecipe[],
+  };
+  const batches = batchesNow(state.batches as Batch[], state.dayEvents as DayEvent[], state.events as KitchenEvent[], {
+    altitudeFt,
+    pages,
+  });
   const today = localDay(now);
   return {
     ...{ altitudeFt, canners, ownJars, batches },
@@ -29,11 +37,7 @@ export function seasonHousehold(state: HouseholdState, altitudeFt: number, now: 
     goals: state.goals,
     hardware: state.hardware,
     hardwareMoves: state.hardwareMoves,
-    pages: {
-      checkedRows: new Map(state.checkedRows.map(({ rowId, checkedOn }) => [rowId, checkedOn])),
-      sources: state.sources as HouseholdSource[],
-      recipes: state.recipes as OwnRecipe[],
-    },
+    pages,
     learned: learnYields(state.batchRecords as BatchRecord[], now),
     daysGiven: season.days,
     pins: season.pins.filter(({ day }) => day >= today),

@@ -9,6 +9,7 @@ import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { TableNote } from '@/features/process/TableNote';
 import { v7 as uuidV7 } from 'uuid';
 import { placeInDay } from '@/features/day/placeInDay';
 import { phaseWords } from '@/features/day/phaseWords';
@@ -111,7 +112,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
             <Key
               tall
               words={`${countJars(jars + besides, batch.jar)} ${jars + besides === 1 ? 'is' : 'are'} in, heat it`}
-              disabled={busy !== undefined || toCheck > 0}
+              disabled={busy !== undefined || toCheck > 0 || order.untested !== undefined}
               onPress={start}
             />
           </View>
@@ -135,6 +136,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
           )}
         </View>
         <View className="flex-1 gap-4">
+          {planned && <TableNote batch={batch} />}
           {guests.length > 0 && (
             <Words weight={700}>
               All {order.processMinutes} min, the longest time in this canner. What needs less is softer after it.

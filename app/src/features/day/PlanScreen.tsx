@@ -7,6 +7,7 @@ import { countJars } from '@hoddle/core/handbook/jars';
 import { useRouter } from 'expo-router';
 import { memo, useDeferredValue } from 'react';
 import { View } from 'react-native';
+import { TableNote } from '@/features/process/TableNote';
 import { LoadMapDrawing } from '@/features/canner/LoadMapDrawing';
 import { MissingNote } from '@/features/recipe/MissingNote';
 import { useHouseholdStore } from '@/store/householdStore';
@@ -121,6 +122,7 @@ function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Da
             With {countJars(guest.load.jars, guest.batch.jar)} {nameOf(guest.batch).toLowerCase()}.
           </Words>
         ))}
+        {(load.phase === 'planned' || load.phase === 'heating') && <TableNote batch={load.batch} />}
         <MissingNote batch={load.batch} />
       </View>
       {wide && vessel ? (

@@ -4,7 +4,7 @@ import { type DayQuestion } from '@hoddle/core/day/planDay';
 import { spoilsBy } from '@hoddle/core/day/spoilsBy';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
-import { type LoadState } from '@hoddle/core/kitchen/loadState';
+import { type LoadOrder, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { isSameDay } from 'date-fns';
 import { standingLoads } from '@/features/kitchen/standingLoads';
 import { isoDay } from '@/ui/clockWords';
@@ -15,6 +15,11 @@ type Known = Pick<HouseholdState, 'household' | 'picks' | 'lotChanges'> & {
   readonly batches: readonly Batch[];
   readonly dayEvents: readonly DayEvent[];
 };
+
+/** What is asked of every load of the household, by its id. */
+export function ordersOf(batches: readonly Batch[], events: readonly KitchenEvent[]): Map<string, LoadOrder> {
+  return new Map(standingLoads(batches, events).map(({ load, order }) => [load.id, order]));
+}
 
 /** Where every load of the household stands, by its id. */
 export function statesOf(batches: readonly Batch[], events: readonly KitchenEvent[]): Map<string, LoadState> {

@@ -6,8 +6,7 @@ import { guestsOf, hostOf, type LoadOfBatch, minutesOf } from '@hoddle/core/day/
 import { type DayOrder } from '@hoddle/core/kitchen/dayEvent';
 import { type DayState, dayState } from '@hoddle/core/kitchen/dayState';
 import { type LaidOut, layOut } from '@hoddle/core/kitchen/layOut';
-import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
-import { type LoadPhase, type LoadState } from '@hoddle/core/kitchen/loadState';
+import { type LoadPhase, type LoadOrder, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { type LoadInDay, progressOf, type RunningDay } from '@hoddle/core/kitchen/progressOf';
 import { openDay } from '@hoddle/core/kitchen/openDay';
 import { type RestQuestion } from '@hoddle/core/kitchen/solveRest';
@@ -18,7 +17,7 @@ import { useRestStore } from '@/store/restStore';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { isoDay } from '@/ui/clockWords';
 import { type PlannedDay } from '@/workers/dayPlanAnswer';
-import { batchesOf, dayQuestion, keyOf, statesOf } from './dayQuestion';
+import { batchesOf, dayQuestion, keyOf, ordersOf, statesOf } from './dayQuestion';
 
 const MINUTE_MS = 60_000;
 
@@ -107,6 +106,7 @@ const askedDay = memoizeOne(
     turn: number,
   ) => {
     const states = statesOf(batches, events);
+    const orders = ordersOf(batches, events);
     const closed = new Set(dayEvents.flatMap(({ type, day }) => (type === 'day-closed' ? [day] : [])));
     const date = openDay(batches, states, { now: turn * TURN_MS, dateOf: isoDay, closed });
     const own = date === undefined ? [] : batchesOf(date, batches);
@@ -124,7 +124,7 @@ const askedDay = memoizeOne(
     const question: DayQuestion = isLive
       ? { ...planned, setup: { ...planned.setup, cooks }, ...from(startAt, planned, plannedAt) }
       : planned;
-    return { id, own, states, state, startAt, isLive, question, key: keyOf(planned) };
+    return { id, own, states, orders, state, startAt, isLive, question, key: keyOf(planned) };
   },
 );
 
@@ -163,7 +163,7 @@ const dayOfPlan = memoizeOne(
 
 /** What is left of a day in the order the kitchen goes by: the one it was started in, or last changed to. */
 function liveDay(
-  { state, states, own, question, startAt }: Asked,
+  { state, states, orders, own, question, startAt }: Asked,
   plan: PlannedDay | undefined,
   cannerOf: Readonly<Record<string, string>>,
   now: number,
@@ -181,7 +181,7 @@ function liveDay(
         .map((load): [string, LoadInDay] => {
           const stands = states.get(load.id) as LoadState;
           const cannerId = stands.cannerId ?? cannerOf[load.id] ?? load.cannerId ?? batch.cannerId;
-          return [load.id, { order: loadOrder(batch, load, own), state: stands, cannerId }];
+          return [load.id, { order: orders.get(load.id) as LoadOrder, state: stands, cannerId }];
         }),
     ),
   );

@@ -3,6 +3,7 @@ import { type LoadClock } from '@hoddle/core/kitchen/loadClock';
 import { useRouter } from 'expo-router';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
+import { TableNote } from '@/features/process/TableNote';
 import { clockTime, countdown, duration, weekday } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
@@ -149,8 +150,9 @@ function HeatingPart({
           {again ? `${said.lost}: the full ${order.processMinutes} min start again` : (vents?.wait ?? said.wait)}
         </Line>
       </Pot>
-      {timesItself && !again && <MachinePart running={running} taps={taps} />}
-      {vents ? (
+      <TableNote batch={batch} tone="milk" />
+      {order.untested === undefined && timesItself && !again && <MachinePart running={running} taps={taps} />}
+      {order.untested !== undefined ? null : vents ? (
         <KitchenKey look="amber" words={vents.start} onPress={() => taps.tap({ type: 'venting-started' })} />
       ) : (
         <KitchenKey

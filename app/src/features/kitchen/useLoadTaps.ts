@@ -1,4 +1,4 @@
-import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { isHeldToTheTable, type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { boilIsTooSoon, TAKE_BACK_MS } from '@hoddle/core/kitchen/loadState';
 import { useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
@@ -27,7 +27,8 @@ export function useLoadTaps({ load, order, state }: RunningLoad): LoadTaps {
   const enter = useHouseholdStore((store) => store.enter);
   const [tooSoonMs, setTooSoonMs] = useState<number>();
   const tell = (tap: Tap) => {
-    const event = { id: uuidV7(), loadId: load.id, at: householdNow(), ...tap } as KitchenEvent;
+    const tested = isHeldToTheTable(tap) ? { tested: order.processMinutes } : {};
+    const event = { id: uuidV7(), loadId: load.id, at: householdNow(), ...tap, ...tested } as KitchenEvent;
     enter({ kind: 'event', event });
   };
   const tap = useSingleTap((told: Tap) => {
