@@ -39,6 +39,22 @@ test('a soak that runs is asked about, a step that nobody told of too, and what 
   expect(before('fill', { jars: 'done', brine: 'done' })).toBeUndefined();
 });
 
+test('what was tested is asked about before all else, and a wait whose time is up is over', () => {
+  const reheat = { ...task('reheat', false, []), entry: 'reheat' };
+  const all = [...TASKS, reheat];
+  const fill = task('fill hot', true, ['brine', 'reheat']);
+  const ask = (told: DayProgress['of'], isUp?: (each: DayTask) => boolean) =>
+    comesBefore(fill, all, { of: told }, isUp);
+  const running = new Map([
+    ['brine', { kind: 'running', startMin: 0, endMin: 9 }],
+    ['reheat', { kind: 'running', startMin: 0, endMin: 9 }],
+  ]) as DayProgress['of'];
+  expect(ask(new Map())).toMatchObject({ task: { id: 'reheat' }, stands: false, isTested: true });
+  expect(ask(running)).toMatchObject({ task: { id: 'reheat' }, stands: true, isTested: true });
+  expect(ask(running, ({ id }) => id === 'reheat')).toMatchObject({ task: { id: 'brine' }, isTested: false });
+  expect(ask(running, () => true)).toBeUndefined();
+});
+
 test('whatever was told, what is asked about is a forerunner that is not done, and none is left unasked', () => {
   const kinds = fc.record(
     Object.fromEntries(TASKS.map(({ id }) => [id, fc.constantFrom<Kind>('to come', 'running', 'done')])),

@@ -1,7 +1,7 @@
 import { nameOf } from '@hoddle/core/day/batch';
 import Hand from 'lucide-react-native/icons/hand';
-import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
-import { comesBefore } from '@hoddle/core/kitchen/comesBefore';
+import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { type ComesBefore, comesBefore } from '@hoddle/core/kitchen/comesBefore';
 import { readStep, stepClock } from '@hoddle/core/kitchen/stepClock';
 import { type HandsNow, isDue } from '@hoddle/core/kitchen/whatNow';
 import { useRouter } from 'expo-router';
@@ -11,7 +11,7 @@ import { v7 as uuidV7 } from 'uuid';
 import { type Day, type LiveDay } from '@/features/day/useDay';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useNow } from '@/store/useHousehold';
-import { clockTime, countdown } from '@/ui/clockWords';
+import { clockTime, countdown, duration } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
@@ -120,7 +120,13 @@ function HandsStep({
   // Neither is a soak cut short nor a step with what goes into it passed over by one tap on what follows.
   const [askedFor, setAskedFor] = useState<string>();
   const asked = askedFor === task.id;
-  const before = comesBefore(task, live.running.tasks, live.progress);
+  const readingOf = (other: DayTask) =>
+    readStep(stepClock(other), live.progress.of.get(other.id), day.state.steps.get(other.id), {
+      startAt: day.startAt,
+      now,
+    });
+  const isUp = (other: DayTask) => stepClock(other).asks === undefined && readingOf(other)?.timeIsUp === true;
+  const before = comesBefore(task, live.running.tasks, live.progress, isUp);
   return (
     <>
       <Words size="head" weight={800} tone="milk" style={{ fontSize: 26, lineHeight: 31 }}>
@@ -147,16 +153,24 @@ function HandsStep({
         <>
           {asked && before && (
             <Words role="alert" size="lead" weight={700} tone="milk">
-              {before.stands
-                ? 'What comes before it is not over: its time is part of the recipe.'
-                : `“${before.task.words}” comes before it, with what goes in there.`}
+              {beforeWords(before, readingOf(before.task)?.leftMs)}
             </Words>
           )}
-          <KitchenKey
-            look={isDue(entry, live.progress) ? 'milk' : 'outline'}
-            words={!asked || !before ? 'Start' : before.stands ? 'Cut it short and start' : 'That is done: start'}
-            onPress={before && !asked ? () => setAskedFor(task.id) : start}
-          />
+          {asked && before?.isTested ? (
+            !before.stands && (
+              <KitchenKey
+                look="milk"
+                words={`Start “${before.task.words}”`}
+                onPress={() => tell({ type: 'step-started', taskId: before.task.id })}
+              />
+            )
+          ) : (
+            <KitchenKey
+              look={isDue(entry, live.progress) ? 'milk' : 'outline'}
+              words={!asked || !before ? 'Start' : before.stands ? 'Cut it short and start' : 'That is done: start'}
+              onPress={before && !asked ? () => setAskedFor(task.id) : start}
+            />
+          )}
         </>
       ) : clock.gate ? (
         <KitchenKey
@@ -182,6 +196,17 @@ function HandsStep({
       )}
     </>
   );
+}
+
+/** What a step waits for, how long still, and why. */
+function beforeWords({ task, stands, isTested }: ComesBefore, leftMs: number | undefined): string {
+  const left = leftMs === undefined || leftMs <= 0 ? '' : `, ${duration(leftMs)} left`;
+  if (!stands) {
+    return isTested
+      ? `“${task.words}” comes first: it is part of what was tested.`
+      : `“${task.words}” comes before it, with what goes in there.`;
+  }
+  return `“${task.words}” is not over${left}: its time is part of ${isTested ? 'what was tested' : 'the recipe'}.`;
 }
 
 /** A step with its product, and with its load where there are several. */
