@@ -94,8 +94,8 @@ for (const [words, width, height] of [
       ['/harvest/garden', /South bed/],
       ['/harvest', /Carry or end this lot/],
       ['/bench/recipes', /Damson and mint jelly/],
-      ['/shelf/board?product=dilled-beans&jar=pint', /made Aug 25/],
-      ['/shelf/board?product=cherries-whole&jar=pint', /made Jul 26/],
+      ['/shelf/board?product=dilled-beans&jar=pint', /made Aug 2025/],
+      ['/shelf/board?product=cherries-whole&jar=pint', /made Jul 2026/],
     ] as const) {
       await page.goto(server.address + list);
       await page.getByRole('link', { name }).first().click();

@@ -61,7 +61,7 @@ test('pictures of the main views', async ({ page }) => {
   await hands.press('The other 4 are sealed');
   await hands.press('Put the 6 sealed on the shelf');
   await page
-    .getByText(/^lasts to/)
+    .getByText(/^enough until/)
     .first()
     .waitFor();
   await shoot(page, 'shelf');

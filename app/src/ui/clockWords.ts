@@ -25,9 +25,9 @@ export function dayAndDate(at: number): string {
   return format(at, 'EEEE d MMM');
 }
 
-/** "Sep 25": month and year on a tag. */
+/** "Sep 2025": month and year on a tag. */
 export function monthAndYear(at: number): string {
-  const known = monthWords.get(at) ?? format(at, 'MMM yy');
+  const known = monthWords.get(at) ?? format(at, 'MMM yyyy');
   monthWords.set(at, known);
   return known;
 }

@@ -1,4 +1,5 @@
 import { JARS, type JarSize } from '../handbook/jars';
+import { sterilizeJars } from '../process/sterilizeJars';
 import { type Batch, isCanned, jarsOf } from './batch';
 import { stepsOfBatch } from './daySequence';
 
@@ -9,6 +10,8 @@ export interface ReadyJars {
   readonly jar: JarSize;
   readonly jars: number;
   readonly spare: number;
+  /** So many of them are boiled so long before they are filled, where the tested time is under 10 minutes. Handbook rule 4. */
+  readonly sterile?: { readonly jars: number; readonly minutes: number };
 }
 
 /** What must lie ready before a preserving day begins. */
@@ -46,6 +49,7 @@ export function beforeYouStart(batches: readonly Batch[]): BeforeYouStart {
     jar,
     jars: count,
     spare: Math.max(1, Math.ceil(count * SPARE_PART)),
+    ...sterileOf(batches.filter((batch) => batch.jar === jar)),
   }));
   const lids = new Map<'regular' | 'wide', number>();
   for (const { jar, jars: count, spare } of jars) {
@@ -61,4 +65,14 @@ export function beforeYouStart(batches: readonly Batch[]): BeforeYouStart {
     lids: [...lids].map(([mouth, count]) => ({ mouth, lids: count })),
     tools: [...new Set([...named, ...always])],
   };
+}
+
+function sterileOf(batches: readonly Batch[]): Pick<ReadyJars, 'sterile'> {
+  const asked = batches.flatMap((batch) => {
+    const sterile = isCanned(batch) ? sterilizeJars(batch.processMinutes, batch.altitudeFt) : undefined;
+    return sterile ? [{ jars: jarsOf(batch), minutes: sterile.minutes }] : [];
+  });
+  if (asked.length === 0) return {};
+  const jars = asked.reduce((sum, each) => sum + each.jars, 0);
+  return { sterile: { jars, minutes: Math.max(...asked.map(({ minutes }) => minutes)) } };
 }

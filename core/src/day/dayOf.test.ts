@@ -68,6 +68,26 @@ test('each load heats, processes its tested minutes, rests 5 min and comes out, 
   expect(b![0]!.startMin).toBeGreaterThanOrEqual(a![4]!.endMin);
 });
 
+// Handbook rule 4: under 10 minutes jars are boiled 10, and a minute longer for each further 1,000 ft; then filled.
+test('under 10 minutes each load’s jars are boiled and filled within the hour, at 10 and more they are only clean', () => {
+  const short = { ...batchOf('tomatoes-crushed', 'quart', [7, 7], 44), processMinutes: 5 };
+  const { plan, broken } = planned([short]);
+  expect(broken).toEqual([]);
+  for (const { id } of short.loads) {
+    const own = plan.tasks.filter(({ task }) => task.loadId === id);
+    const boil = own.find(({ task }) => task.entry === 'sterile-jars')!;
+    const fill = own.filter(({ task }) => task.kind === 'fill').reduce((a, b) => (b.startMin < a.startMin ? b : a));
+    expect(boil.endMin - boil.startMin).toBe(13);
+    expect(boil.task.words).toBe('Boil 7 quarts 13 min: sterile');
+    expect(fill.startMin - boil.endMin).toBeGreaterThanOrEqual(0);
+    expect(fill.startMin - boil.endMin).toBeLessThanOrEqual(60);
+  }
+  expect(beforeYouStart([short]).jars).toMatchObject([{ jars: 14, sterile: { jars: 14, minutes: 13 } }]);
+  const clean = { ...short, processMinutes: 10 };
+  expect(planned([clean]).plan.tasks.some(({ task }) => task.entry === 'sterile-jars')).toBe(false);
+  expect(beforeYouStart([clean]).jars[0]?.sterile).toBeUndefined();
+});
+
 // USDA Complete Guide to Home Canning, 2015, guide 1, from memory: pressure falls by itself, 30 min with pints and 45 with
 // quarts in a heavy canner, and the lid stays on for 10 min more with the weight off.
 test.each([

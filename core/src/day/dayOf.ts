@@ -2,6 +2,7 @@ import { type Canner, isPressure, type OwnJar } from '../canner/canner';
 import { asTaken, heatUpKey, type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
 import { COOL_MINUTES, restMinutes } from '../canner/restMinutes';
 import { CROP_NAMES, isCrop } from '../handbook/crops';
+import { sterilizeJars } from '../process/sterilizeJars';
 import { countJars, JARS, type JarSize } from '../handbook/jars';
 import { CANNER_STEPS, READY_JARS, type Step } from '../handbook/steps';
 import { KG_PER_LB } from '../measure/amount';
@@ -33,7 +34,7 @@ import {
 } from './dayProblem';
 import { dayResources } from './dayResources';
 import { type KitchenSetup } from './kitchenSetup';
-import { guestsOf, hostOf, type LoadOfBatch, together } from './sharedLoad';
+import { guestsOf, hostOf, type LoadOfBatch, minutesOf, together } from './sharedLoad';
 import { type Lag } from './search/scheduleProblem';
 
 type Span = readonly [low: number, high: number];
@@ -185,6 +186,8 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
       for (const step of preparing.slice(lastLong + 1)) own.add(step, { ...part, kind: 'prepare' });
       own.join();
       own.require({ task: ready.id });
+      const sterile = sterileJars(batch, load, ready, minutesOf(batch, load, batches));
+      for (const { id } of sterile.slice(-1)) own.require({ task: id, maxLag: STERILE_HOLD_MIN });
       for (const step of sequence.slice(filling)) own.add(step, { ...part, kind: 'fill' });
       if (!isCanned(batch)) own.keepCold(batch, load);
       else if (!hostOf(load, batches)) {
@@ -193,7 +196,7 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
         const all = together(batch, load, batches);
         own.can({ ...batch, ...all.batch, method: batch.method }, all.load, cannerFor(batch, load, kitchen), kitchen);
       }
-      return made.tasks.length > 0 ? own.tasks : due(own.tasks);
+      return [...sterile, ...(made.tasks.length > 0 ? own.tasks : due(own.tasks))];
     }),
   ];
 }
@@ -475,6 +478,40 @@ function readyJars(batch: Batch, kitchen: DayKitchen): DayTask {
     after: [],
     batchId: batch.id,
   };
+}
+
+/** A pot of jars covered by cold water is at the boil in so long. Common practice. */
+const JARS_TO_BOIL = { p10: 10, p50: 15, p90: 25 };
+/** Jars that were boiled are filled within this, and kept in their water until then. Common practice. */
+const STERILE_HOLD_MIN = 60;
+/** Entry of the boil that makes jars sterile: as much a part of what was tested as the process. */
+const STERILE_JARS = 'sterile-jars';
+
+/** Where the tested time is under 10 minutes a load's jars are boiled before they are filled. Handbook rule 4. */
+function sterileJars(batch: Batch, load: PlannedLoad, ready: DayTask, processMinutes: number): DayTask[] {
+  const sterile = isCanned(batch) ? sterilizeJars(processMinutes, batch.altitudeFt) : undefined;
+  if (!sterile) return [];
+  const { minutes } = sterile;
+  const jars = countJars(load.jars, batch.jar);
+  const own = { kind: 'prepare', batchId: batch.id, loadId: load.id, needs: { [BURNERS]: 1 } } as const;
+  const toTheBoil = `jars to the boil ${load.id}`;
+  return [
+    {
+      ...own,
+      id: toTheBoil,
+      words: `${jars} to the boil, covered by 1 in`,
+      minutes: JARS_TO_BOIL,
+      after: [{ task: ready.id }],
+    },
+    {
+      ...own,
+      id: `${STERILE_JARS} ${load.id}`,
+      entry: STERILE_JARS,
+      words: `Boil ${jars} ${minutes} min: sterile`,
+      minutes: { p10: minutes, p50: minutes, p90: minutes },
+      after: [{ task: toTheBoil, maxLag: 0 }],
+    },
+  ];
 }
 
 /** Small jars are filled faster, large ones slower. */

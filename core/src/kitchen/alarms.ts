@@ -1,5 +1,4 @@
 import { type DayTask } from '../day/dayProblem';
-import { type Batch } from '../day/batch';
 import { type DayProgress } from '../day/restOfDay';
 import { loadClock } from './loadClock';
 import { processEndsAt, VENT_MS } from './loadState';
@@ -37,8 +36,8 @@ export interface Alarm {
  * All calls of a day that have come due, answered or not, the oldest first. Derived from what was told: a screen that was
  * off, or was opened only now, knows the same ones.
  */
-export function alarmsOf(running: RunningDay, progress: DayProgress, batches: readonly Batch[], now: number): Alarm[] {
-  const all = [...loadAlarms(running, now), ...stepAlarms(running, progress, batches, now)];
+export function alarmsOf(running: RunningDay, progress: DayProgress, now: number): Alarm[] {
+  const all = [...loadAlarms(running, now), ...stepAlarms(running, progress, now)];
   return all.filter(({ dueAt }) => dueAt <= now).sort((a, b) => a.dueAt - b.dueAt);
 }
 
@@ -83,7 +82,7 @@ function loadAlarms({ day, loads }: RunningDay, now: number): Alarm[] {
   });
 }
 
-function stepAlarms(running: RunningDay, { of }: DayProgress, batches: readonly Batch[], now: number): Alarm[] {
+function stepAlarms(running: RunningDay, { of }: DayProgress, now: number): Alarm[] {
   const { tasks, day, startAt } = running;
   return tasks.flatMap((task): Alarm[] => {
     const own = of.get(task.id);
@@ -91,10 +90,7 @@ function stepAlarms(running: RunningDay, { of }: DayProgress, batches: readonly 
     const taskId = task.id;
     const starts = startAlarms(task, running, state?.startedAt, now);
     if (!own) return starts;
-    const clock = stepClock(
-      task,
-      batches.find(({ id }) => id === task.batchId),
-    );
+    const clock = stepClock(task);
     const beganAt = startAt + own.startMin * MINUTE_MS;
     const alarms = state?.startedAt === undefined ? [] : [...starts];
     const ended = state?.doneAt ?? (own.kind === 'done' ? startAt + own.endMin * MINUTE_MS : undefined);

@@ -15,7 +15,7 @@ export interface ComesBefore {
  * cards' own steps.
  */
 const TESTED =
-  /^(?:boil-(?!brine|to-set|30-peel)|full-boil|combine-boil|crush-heat|cook-soft|simmer|reheat|heat-(?!up)|acid|hot-brine)/;
+  /^(?:boil-(?!brine|to-set|30-peel)|full-boil|combine-boil|crush-heat|cook-soft|simmer|reheat|heat-(?!up)|acid|hot-brine|sterile)/;
 
 /**
  * The forerunner of a step that is not over: one that the tested process is built on before all others, a soak whose time is

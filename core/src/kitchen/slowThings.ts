@@ -29,7 +29,7 @@ export function slowThings(
   const things = tasks.flatMap((task): SlowThing[] => {
     const own = of.get(task.id);
     const batch = batches.find(({ id }) => id === task.batchId);
-    const { everyMin, everyWords = 'Stir', minutes } = stepClock(task, batch);
+    const { everyMin, everyWords = 'Stir', minutes } = stepClock(task);
     if (own?.kind !== 'running' || !batch || minutes === undefined || minutes < SLOW_MIN) return [];
     const beganAt = startAt + own.startMin * MINUTE_MS;
     const endsAt = beganAt + minutes * MINUTE_MS;

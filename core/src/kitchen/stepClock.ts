@@ -1,7 +1,5 @@
 import { type DayTask } from '../day/dayProblem';
-import { type Batch } from '../day/batch';
 import { stepRowNamed } from '../handbook/steps';
-import { sterilizeJars } from '../process/sterilizeJars';
 import { needsHands, type Progress } from '../day/restOfDay';
 import { type StepState } from './dayState';
 
@@ -21,7 +19,7 @@ export interface StepClock {
   readonly everyMin?: number;
   /** What is done then, where that is not stirring: "Skim". */
   readonly everyWords?: string;
-  /** Minutes that are started by a tap within it: a rolling boil, jars sterilised. */
+  /** Minutes that are started by a tap within it: a rolling boil. */
   readonly tapMin?: number;
   readonly asks?: Doneness;
   /** Asked again after so many minutes. */
@@ -31,13 +29,9 @@ export interface StepClock {
 }
 
 /** The clock of a step of the day: handbook steps, common practice. The tested time of a load is no such clock. */
-export function stepClock(task: DayTask, batch?: Pick<Batch, 'processMinutes' | 'altitudeFt'>): StepClock {
+export function stepClock(task: DayTask): StepClock {
   const { step = '', minutes } = task;
   const note = stepRowNamed(step)?.note ?? '';
-  if (task.kind === 'ready-jars') {
-    const sterile = batch && sterilizeJars(batch.processMinutes, batch.altitudeFt);
-    return sterile ? { tapMin: sterile.minutes } : {};
-  }
   const asks: Doneness | undefined =
     step === 'boil-to-set-N'
       ? 'set'

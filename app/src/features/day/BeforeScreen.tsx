@@ -40,9 +40,11 @@ function Lists({ day }: { day: Day }) {
     <View className={wide ? 'flex-row gap-10' : 'gap-5'}>
       <View className={wide ? 'flex-1 gap-5' : 'gap-5'}>
         <Part title="Jars, washed and hot">
-          {jars.map(({ jar, jars: count, spare }) => (
+          {jars.map(({ jar, jars: count, spare, sterile }) => (
             <Line key={jar}>
               {countJars(count, jar)} and {spare} to spare. Rims without chips, bottoms without cracks.
+              {sterile &&
+                ` ${countJars(sterile.jars, jar)} boiled ${sterile.minutes} min, covered by 1 in of water, within the hour before they are filled.`}
             </Line>
           ))}
           {lids.map(({ mouth, lids: count }) => (

@@ -38,7 +38,14 @@ beforeEach(() => {
 /** The card of a cook whose next step is this one, in a kitchen where only the soak runs. */
 function card(id: string) {
   const of = new Map([['soak', { kind: 'running', startMin: 0, endMin: 720 }]]);
-  const day = { id: 'd', startAt: Date.now(), batches: [], loads: [], tasks: [], state: { steps: new Map() } } as unknown as Day;
+  const day = {
+    id: 'd',
+    startAt: Date.now(),
+    batches: [],
+    loads: [],
+    tasks: [],
+    state: { steps: new Map() },
+  } as unknown as Day;
   const live = { running: { tasks: TASKS }, progress: { of, nowMin: 1 } } as unknown as LiveDay;
   const entry = { task: TASKS.find((each) => each.id === id)!, startMin: 0, endMin: 5 };
   return <HandsCard day={day} live={live} hands={{ cook: 'Cook', now: { entry, running: false } }} isNamed={false} />;

@@ -90,7 +90,7 @@ function HandsStep({
   const tell = useTellDay(day.id);
   const { task } = entry;
   const batch = day.batches.find(({ id }) => id === task.batchId);
-  const clock = stepClock(task, batch);
+  const clock = stepClock(task);
   const now = useNow(1_000);
   const reading = readStep(clock, live.progress.of.get(task.id), day.state.steps.get(task.id), {
     startAt: day.startAt,
@@ -183,7 +183,7 @@ function HandsStep({
           {clock.tapMin !== undefined && (
             <KitchenKey
               look="amber"
-              words={tapWords(task.kind, clock.tapMin, timed)}
+              words={tapWords(clock.tapMin, timed)}
               onPress={() => tell({ type: 'clock-started', taskId: task.id, minutes: clock.tapMin ?? 1 })}
             />
           )}
@@ -222,7 +222,6 @@ function numberOf(loadId: string, day: Day): number {
   return day.loads.findIndex(({ id }) => id === loadId) + 1;
 }
 
-function tapWords(kind: ScheduledTask['task']['kind'], minutes: number, again: boolean): string {
-  const what = kind === 'ready-jars' ? 'Jars boil' : 'Rolls hard';
-  return `${again ? 'Again: ' : ''}${what}: start ${minutes}:00`;
+function tapWords(minutes: number, again: boolean): string {
+  return `${again ? 'Again: ' : ''}Rolls hard: start ${minutes}:00`;
 }

@@ -12,5 +12,5 @@ export function useAlarms(): {
   const now = useNow(1_000);
   if (!day?.live || day.state.closedAt !== undefined) return { day, alarms: [], now };
   const { running, progress } = day.live;
-  return { day, alarms: alarmsOf(running, progress, day.batches, now), now };
+  return { day, alarms: alarmsOf(running, progress, now), now };
 }

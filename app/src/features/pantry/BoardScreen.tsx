@@ -60,7 +60,7 @@ function Lasts({ forecast, now }: { forecast: Forecast; now: number }) {
     <Plate className="gap-2">
       {jars > 0 && (
         <>
-          <Heading>{lastsWords(at, now).replace(/^l/, 'L')}</Heading>
+          <Heading>{lastsWords(at, now).replace(/^e/, 'E')}</Heading>
           <RunOutLine forecast={forecast} now={now} />
           <Words>
             8 in 10: {rangeWords(at, now)}

@@ -9,17 +9,17 @@ import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { format, parseISO } from 'date-fns';
 import { dayAndDate, monthAndYear } from '@/ui/clockWords';
 
-/** "mid Feb", "early Mar", "late Dec 27": a third of a month is as near as a forecast is. */
+/** "mid Feb", "early Mar", "late Dec 2027": a third of a month is as near as a forecast is. */
 export function aboutWhen(at: number, now: number): string {
   const day = new Date(at).getDate();
   const third = day <= 10 ? 'early' : day <= 20 ? 'mid' : 'late';
   const far = at - now > 300 * 24 * 60 * 60_000;
-  return `${third} ${format(at, far ? 'MMM yy' : 'MMM')}`;
+  return `${third} ${format(at, far ? 'MMM yyyy' : 'MMM')}`;
 }
 
-/** "lasts to mid Feb", or that it lasts for years. */
+/** "enough until mid Feb", or for years. */
 export function lastsWords(at: Range, now: number): string {
-  return at.p50 === Infinity ? 'lasts 3 years and more' : `lasts to ${aboutWhen(at.p50, now)}`;
+  return at.p50 === Infinity ? 'enough for 3 years and more' : `enough until ${aboutWhen(at.p50, now)}`;
 }
 
 /** "mid Jan to mid Mar". */
