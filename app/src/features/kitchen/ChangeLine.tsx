@@ -1,4 +1,5 @@
-import { orderChange, WORTH_MIN } from '@hoddle/core/kitchen/orderChange';
+import { orderChange } from '@hoddle/core/kitchen/orderChange';
+import { isWorthOffering } from '@hoddle/core/kitchen/worthOffering';
 import { type DayTask } from '@hoddle/core/day/dayProblem';
 import { useEffect } from 'react';
 import { View } from 'react-native';
@@ -36,11 +37,14 @@ export function ChangeLine({ day, live }: { day: Day; live: LiveDay }) {
   const best = askedKey === key ? solved?.best : undefined;
   const tooLong = live.laid?.waitsTooLong ?? [];
   const late = live.running.tasks.find(({ id }) => tooLong.includes(id));
-  const better = best && (!live.laid || best.endMin <= live.laid.endMin - WORTH_MIN) ? best : undefined;
-  const endAt = better && day.startAt + better.endMin * MINUTE_MS;
-  const refused =
-    endAt !== undefined && day.state.kept !== undefined && endAt > day.state.kept.endAt - WORTH_MIN * MINUTE_MS;
-  const change = better && (!refused || !live.laid) ? better : undefined;
+  const ends = best && {
+    ...(live.laid && { keptMin: live.laid.endMin }),
+    bestMin: best.endMin,
+    isFoodWaiting: late !== undefined,
+  };
+  const now = day.startAt + live.progress.nowMin * MINUTE_MS;
+  const change = ends && isWorthOffering(ends, day.state, { startAt: day.startAt, now }) ? best : undefined;
+  const endAt = change && day.startAt + change.endMin * MINUTE_MS;
   if (!change && !late && (live.laid || !solved)) return null;
   return (
     <View role="status" className="gap-3 rounded-pot border-2 border-rim-dark p-3">

@@ -1,0 +1,59 @@
+import { expect, test } from '@playwright/test';
+import { atEight, giveDemoClock, laterBy } from '../demoClock';
+import { kitchenHands } from '../kitchenHands';
+import { RealServer } from '../realServer';
+import { watchPage } from '../watchPage';
+
+let server: RealServer;
+test.beforeEach(async () => {
+  server = await RealServer.start();
+  await giveDemoClock(server);
+  await atEight(server);
+});
+test.afterEach(() => server.stop());
+
+const POT = {
+  ...{ id: '0198f3a0-0000-7000-8000-0000000000c1', name: 'Big pot', method: 'boiling-water', insideDiameterIn: 13.25 },
+  ...{ insideHeightIn: 10.5, rackHeightIn: 0.6, declaredQuarts: 7, declaredPints: 9, declaredHalfPints: 9 },
+  ...{ alsoBoilingWater: false, layers: 1, burnerWatts: 2_500, electric: false, timesItself: false, testFits: [] },
+};
+const LOAD = '0198f3a0-0000-7000-8000-0000000000b2';
+
+async function kitchenAt(altitudeFt: number): Promise<void> {
+  const { household } = (await server.call('GET', '/state')).body as { household: object };
+  expect((await server.call('PUT', '/household', { ...household, altitudeFt, canners: [POT] })).status).toBe(200);
+}
+
+// Applesauce in quarts: 20 minutes to 1,000 ft, 35 above 6,000. USDA Complete Guide 2015, guide 2, as recalled.
+test('planned at 800 ft and cooked at 6,500: the plan says it, the clock runs 35 minutes, and 20 of them are no process', async ({
+  page,
+}) => {
+  const watch = watchPage(page);
+  const hands = kitchenHands(page, server.address);
+  await kitchenAt(800);
+  const { now } = (await server.call('GET', '/state')).body as { now: number };
+  const planned = await server.call('POST', '/batches', {
+    ...{ id: '0198f3a0-0000-7000-8000-0000000000b1', product: 'applesauce', jar: 'quart', pack: 'hot' },
+    ...{ method: 'boiling-water', altitudeFt: 800, processMinutes: 20, cannerId: POT.id, startAt: now, uses: [] },
+    loads: [{ id: LOAD, number: 1, jars: 3 }],
+  });
+  expect(planned.status).toBe(201);
+  await kitchenAt(6_500);
+
+  await hands.goto('/plan');
+  await expect(page.getByText('35 min at 6,500 ft; planned with 20 min at 800 ft.')).toBeVisible();
+  await hands.goto(`/plan/load/${LOAD}`);
+  await expect(page.getByText('35 min at 6,500 ft; planned with 20 min at 800 ft.')).toBeVisible();
+  await hands.loadIn(/are in, heat it/);
+  await laterBy(server, 20);
+  await hands.boils('It boils: start 35 min');
+  await laterBy(server, 21);
+  await expect(page.getByRole('timer')).toHaveText(/^1[34]:\d\d$/);
+  const { events } = (await server.call('GET', '/state')).body as { events: { type: string; tested?: number }[] };
+  expect(events.find(({ type }) => type === 'boil-reached')?.tested).toBe(35);
+  await laterBy(server, 15);
+  await hands.press(/^Heat off/);
+  await laterBy(server, 6);
+  await hands.press('Jars are out');
+  watch.calm();
+});
