@@ -1,14 +1,13 @@
 import { type Household, type Kitchen } from '@hoddle/contract/household';
-import { DAY_MIN } from '@hoddle/core/day/kitchenSetup';
 import { View } from 'react-native';
 import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
+import { CookRow } from './CookRow';
 import { OwnToolsPart } from './OwnToolsPart';
 import { PacePart } from './PacePart';
 
 const MOST_COOKS = 4;
-const HALF_HOUR = 30;
 
 interface KitchenPartProps {
   household: Household;
@@ -109,64 +108,4 @@ function paceWords(pace: number): string {
   if (pace === 1) return 'as usual';
   const percent = Math.round(100 * Math.abs(pace - 1));
   return pace > 1 ? `${percent} % longer` : `${percent} % shorter`;
-}
-
-type Cook = Kitchen['cooks'][number];
-
-function CookRow({ cook, onKeep, onGone }: { cook: Cook; onKeep: (cook: Cook) => void; onGone?: () => void }) {
-  const { name, fromMin, toMin, breaks } = cook;
-  return (
-    <View role="listitem" className="gap-2 border-t border-hair pt-2">
-      <View className="flex-row items-center justify-between">
-        <Words weight={700}>{name}</Words>
-        {onGone && <TextKey words="Leaves" label={`${name} leaves`} onPress={onGone} />}
-      </View>
-      <Stepper
-        label={`${name} begins`}
-        words={`from ${hourWords(fromMin)}`}
-        onLess={fromMin > 0 ? () => onKeep({ ...cook, fromMin: fromMin - HALF_HOUR }) : undefined}
-        onMore={fromMin + HALF_HOUR < toMin ? () => onKeep({ ...cook, fromMin: fromMin + HALF_HOUR }) : undefined}
-      />
-      <Stepper
-        label={`${name} ends`}
-        words={`to ${hourWords(toMin)}`}
-        onLess={toMin - HALF_HOUR > fromMin ? () => onKeep({ ...cook, toMin: toMin - HALF_HOUR }) : undefined}
-        onMore={toMin + HALF_HOUR <= DAY_MIN ? () => onKeep({ ...cook, toMin: toMin + HALF_HOUR }) : undefined}
-      />
-      {breaks.map((pause, i) => (
-        <View key={i} className="flex-row items-center justify-between">
-          <Words>
-            {hourWords(pause.fromMin)} to {hourWords(pause.toMin)}, {pause.atHome ? 'at home' : 'out of the house'}
-          </Words>
-          <TextKey
-            words="Strike out"
-            label={`Strike out the break at ${hourWords(pause.fromMin)}`}
-            onPress={() => onKeep({ ...cook, breaks: breaks.filter((_, k) => k !== i) })}
-          />
-        </View>
-      ))}
-      <View className="flex-row gap-4">
-        <TextKey
-          words="Chores"
-          label={`${name}: an hour of chores at 5 pm`}
-          onPress={() => onKeep({ ...cook, breaks: [...breaks, { fromMin: 17 * 60, toMin: 18 * 60, atHome: false }] })}
-        />
-        <TextKey
-          words="Dinner"
-          label={`${name}: dinner at 6:30 pm`}
-          onPress={() =>
-            onKeep({ ...cook, breaks: [...breaks, { fromMin: 18 * 60 + 30, toMin: 19 * 60 + 15, atHome: true }] })
-          }
-        />
-      </View>
-    </View>
-  );
-}
-
-/** "6 am", "12:30 pm", "midnight". */
-function hourWords(minutes: number): string {
-  if (minutes % DAY_MIN === 0) return 'midnight';
-  const hour = Math.floor(minutes / 60);
-  const rest = minutes % 60;
-  return `${hour % 12 === 0 ? 12 : hour % 12}${rest === 0 ? '' : `:${String(rest).padStart(2, '0')}`} ${hour < 12 ? 'am' : 'pm'}`;
 }
