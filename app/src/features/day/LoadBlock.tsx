@@ -2,7 +2,7 @@ import { nameOf } from '@hoddle/core/day/batch';
 import { cannerWords } from '@hoddle/core/day/cannerWords';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { View } from 'react-native';
-import { clockTime } from '@/ui/clockWords';
+import { clockTimeFrom } from '@/ui/clockWords';
 import { COLOURS, hueOfProduct } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { RowLink } from '@/ui/RowLink';
@@ -36,7 +36,7 @@ export function LoadBlock({ load, number, day, column, topPx }: LoadBlockProps) 
   const [loading, boil, rest] = [task('load'), task('process'), task('rest')];
   if (!loading || !boil || !rest) return null;
   const jars = countJars(load.jars, load.batch.jar);
-  const timeOf = (minute: number) => clockTime(day.startAt + minute * MINUTE_MS);
+  const timeOf = (minute: number) => clockTimeFrom(day.startAt + minute * MINUTE_MS, day.startAt);
   const done = load.phase === 'cooling' || load.phase === 'checked';
   const heatPx = (boil.startMin - loading.startMin) * PX_PER_MIN;
   const boilPx = (boil.endMin - boil.startMin) * PX_PER_MIN;

@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import { placeInDay } from '@/features/day/placeInDay';
 import { type Day, type DayLoad, type LiveDay } from '@/features/day/useDay';
 import { useNow } from '@/store/useHousehold';
-import { clockTime, duration } from '@/ui/clockWords';
+import { clockTimeFrom, duration } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { useSingleTap } from '@/ui/useSingleTap';
@@ -70,7 +70,7 @@ function Waiting({ day, live, canner, next }: Omit<CannerPartProps, 'loads'> & {
     entry.task.kind === kind && (kind === 'load' ? entry.task.loadId === next.id : entry.task.cannerId === canner.id);
   const water = day.tasks.find(isOf('preheat'));
   const load = day.tasks.find(isOf('load'));
-  const at = (minute: number) => clockTime(day.startAt + minute * MINUTE_MS);
+  const at = (minute: number) => clockTimeFrom(day.startAt + minute * MINUTE_MS, now);
   const water0 = water && live.progress.of.get(water.task.id);
   const put = useSingleTap(() => water && tell({ type: 'step-started', taskId: water.task.id }));
   const open = () => router.navigate({ pathname: '/plan/load/[loadId]', params: { loadId: next.id } });

@@ -11,7 +11,7 @@ import { v7 as uuidV7 } from 'uuid';
 import { type Day, type LiveDay } from '@/features/day/useDay';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useNow } from '@/store/useHousehold';
-import { clockTime, countdown, duration } from '@/ui/clockWords';
+import { clockTimeFrom, countdown, duration } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
@@ -34,7 +34,8 @@ interface HandsCardProps {
 /** What one pair of hands does now, with the one key for it, and what comes then. */
 export function HandsCard({ day, live, hands, isNamed }: HandsCardProps) {
   const { now: own, then } = hands;
-  const at = (minute: number) => clockTime(day.startAt + minute * MINUTE_MS);
+  const today = useNow(60_000);
+  const at = (minute: number) => clockTimeFrom(day.startAt + minute * MINUTE_MS, today);
   const due = own && (own.running || isDue(own.entry, live.progress));
   return (
     <View

@@ -5,7 +5,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { DemoClock } from '@/features/today/DemoClock';
 import { SignalLine } from '@/features/today/SignalLine';
 import { useNow } from '@/store/useHousehold';
-import { clockTime } from '@/ui/clockWords';
+import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { Speckle } from '@/ui/Speckle';
 import { useIsWide } from '@/ui/StationBar';
@@ -64,13 +64,13 @@ export function KitchenFrame({ back, likelyAt, lateAt, note, children }: Kitchen
               likely done
             </Words>
             <Words size="head" weight={800} tone="milk">
-              {clockTime(likelyAt)}
+              {clockTimeFrom(likelyAt, now)}
             </Words>
             {wide && lateAt !== undefined && (
               <Words size="lead" tone="milk-2">
                 9 in 10 by{' '}
                 <Words size="head" weight={800} tone="milk">
-                  {clockTime(lateAt)}
+                  {clockTimeFrom(lateAt, now)}
                 </Words>
               </Words>
             )}

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { type Day } from '@/features/day/useDay';
 import { useHousehold } from '@/store/useHousehold';
-import { clockTime } from '@/ui/clockWords';
+import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { Words } from '@/ui/Words';
 
@@ -53,7 +53,7 @@ export function LiveStrip({ day, now }: { day: Day; now: number }) {
   return (
     <View
       role="img"
-      aria-label={`The day until ${clockTime(day.startAt + endMin * MINUTE_MS)}, now ${clockTime(now)}`}
+      aria-label={`The day until ${clockTimeFrom(day.startAt + endMin * MINUTE_MS, now)}, now ${clockTime(now)}`}
       className="mx-6"
       style={{ height: 34 + lanes.length * (LANE_PX + 8) }}
       onLayout={(event) => setWidth(event.nativeEvent.layout.width)}

@@ -1,8 +1,8 @@
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { View } from 'react-native';
 import { type Day } from '@/features/day/useDay';
-import { useHousehold } from '@/store/useHousehold';
-import { clockTime } from '@/ui/clockWords';
+import { useHousehold, useNow } from '@/store/useHousehold';
+import { clockTimeFrom } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
 import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
@@ -13,6 +13,7 @@ const MINUTE_MS = 60_000;
 /** The next three things that somebody must do, with their times. */
 export function NextThings({ day, things }: { day: Day; things: readonly ScheduledTask[] }) {
   const wide = useIsWide();
+  const now = useNow(60_000);
   const { canners } = useHousehold().household;
   if (things.length === 0) return null;
   return (
@@ -31,7 +32,7 @@ export function NextThings({ day, things }: { day: Day; things: readonly Schedul
             className={`min-h-[72px] flex-row items-center gap-3 px-4 py-2 ${wide ? 'flex-1 border-r-2 border-granite-line' : 'border-t-2 border-granite-line'}`}
           >
             <Words size="lead" weight={800} tone="milk" className="w-[92px]">
-              {clockTime(day.startAt + entry.startMin * MINUTE_MS)}
+              {clockTimeFrom(day.startAt + entry.startMin * MINUTE_MS, now)}
             </Words>
             <View
               className="h-[34px] w-[6px]"

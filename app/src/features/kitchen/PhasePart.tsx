@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
 import { TableNote } from '@/features/process/TableNote';
-import { clockTime, countdown, duration, weekday } from '@/ui/clockWords';
+import { clockTime, clockTimeFrom, countdown, duration, weekday } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { useIsWide } from '@/ui/StationBar';
@@ -46,7 +46,7 @@ export function PhasePart({ running, clock, now, following, taps, timesItself }:
             <Numerals dark={clock.timeIsUp}>{countdown(clock.leftMs)}</Numerals>
             <Line dark={clock.timeIsUp}>{clock.timeIsUp ? 'Vented 10 min' : said.vent?.left}</Line>
             <Line dark={clock.timeIsUp}>
-              {clock.timeIsUp ? said.vent?.over : `weight on at ${clockTime(clock.endsAt)}`}
+              {clock.timeIsUp ? said.vent?.over : `weight on at ${clockTimeFrom(clock.endsAt, now)}`}
             </Line>
           </Pot>
           <KitchenKey
@@ -78,7 +78,7 @@ export function PhasePart({ running, clock, now, following, taps, timesItself }:
           <Pot heightPx={tallPx} rim={COLOURS.rimDark} level={clock.leftMs / clock.wholeMs}>
             <Numerals>{countdown(clock.leftMs)}</Numerals>
             <Line>{state.machineMinutes === undefined ? said.left : 'min left, machine running'}</Line>
-            <Line>heat off at {clockTime(clock.endsAt)}</Line>
+            <Line>heat off at {clockTimeFrom(clock.endsAt, now)}</Line>
           </Pot>
           <KitchenKey
             look="outline"
@@ -97,7 +97,7 @@ export function PhasePart({ running, clock, now, following, taps, timesItself }:
             <HeatSign phase="resting" size={56} dark />
             <Line size="figure">Coming down</Line>
             <Line>{said.vent?.falling}</Line>
-            <Line>likely at 0 psi by {clockTime(clock.endsAt)}</Line>
+            <Line>likely at 0 psi by {clockTimeFrom(clock.endsAt, now)}</Line>
           </Pot>
           <KitchenKey look="milk" words={said.vent?.zero ?? ''} onPress={() => tap({ type: 'pressure-down' })} />
         </>
@@ -113,7 +113,7 @@ export function PhasePart({ running, clock, now, following, taps, timesItself }:
                 : said.resting}
             </Line>
             <Line dark={clock.timeIsUp}>
-              {clock.timeIsUp ? said.liftOutNote : `jars out at ${clockTime(clock.endsAt)}`}
+              {clock.timeIsUp ? said.liftOutNote : `jars out at ${clockTimeFrom(clock.endsAt, now)}`}
             </Line>
           </Pot>
           <KitchenKey

@@ -1,6 +1,6 @@
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { type LoadClock } from '@hoddle/core/kitchen/loadClock';
-import { clockTime } from '@/ui/clockWords';
+import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { methodWords } from './methodWords';
 import { type RunningLoad } from './useLoad';
 
@@ -51,14 +51,20 @@ export function nextSteps(
       if (clock.timeIsUp)
         return [{ when: 'now', words: said.heatOffShort }, { when: `${rest} on`, ...out }, ...then].slice(0, 3);
       return [
-        { when: clockTime(clock.endsAt), words: `${said.heatOffShort}, wait ${rest}` },
-        { when: clockTime(clock.endsAt + restMs), ...out },
+        {
+          when: clockTimeFrom(clock.endsAt, state.boilAt ?? clock.endsAt),
+          words: `${said.heatOffShort}, wait ${rest}`,
+        },
+        { when: clockTimeFrom(clock.endsAt + restMs, state.boilAt ?? clock.endsAt), ...out },
         ...then,
       ].slice(0, 3);
     case 'resting':
       return [{ when: clock.timeIsUp ? 'now' : clockTime(clock.endsAt), ...out }, ...then, cool].slice(0, 3);
     case 'cooling':
-      return [{ when: clockTime(clock.checkFrom), words: 'Press the lids' }, ...then];
+      return [
+        { when: clockTimeFrom(clock.checkFrom, state.outAt ?? clock.checkFrom), words: 'Press the lids' },
+        ...then,
+      ];
     case 'checked':
       return then;
   }
