@@ -61,7 +61,7 @@ export const JarFiles = memo(function JarFiles({ files, width, jar, hue, mark, q
           file.tag ? (
             <Path
               key={`tag ${file.x}`}
-              d={`M${file.x} ${tagY(file, top)}l7 -9.500h60v19h-60Z`}
+              d={`M${file.x} ${tagY(file, top)}l7 -9.500h72v19h-72Z`}
               fill={file.tag.past ? COLOURS.ink : COLOURS.plate}
               stroke={COLOURS.ink}
               strokeWidth={1.6}

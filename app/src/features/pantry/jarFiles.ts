@@ -7,7 +7,7 @@ import { jarShape } from '@/ui/jarShape';
 export const DEEP = 6;
 export const BEHIND = { x: 2.9, y: -4.6 };
 const GAP_PX = 6;
-const TAG_WIDE_PX = 76;
+const TAG_WIDE_PX = 88;
 
 export type FileLook = 'here' | 'planned' | 'gap';
 
