@@ -80,6 +80,7 @@ test('every operation answers its own example as the document says', async () =>
       '/recipes/{id}': EXAMPLES.recipeFor.recipe,
     };
     const address = path.replace('{id}', method === 'put' ? own : (ids[path] ?? own));
+    if (path === '/kitchen/events') await server.fill(EXAMPLES.event.loadId, EXAMPLES.event.at);
     const reply = await server.call(method.toUpperCase(), address + query, bodyExample);
     // Without a backup, and on a real clock, these two have nothing to do.
     const nothing = path === '/restore' || path === '/clock';

@@ -107,6 +107,8 @@ test('kept cold, it stands in the refrigerator with its days, each thing once; a
   });
   expect((await server.call('POST', '/batches', BATCH)).status).toBe(201);
   await put({ ...RECIPE, name: 'Changed', revision: 2 });
+  expect((await server.call('POST', '/kitchen/events', KEPT)).body.error.code).toBe('comes-before');
+  await server.fill(KEPT.loadId, KEPT.at);
   expect((await server.call('POST', '/kitchen/events', KEPT)).status).toBe(201);
   expect((await server.call('POST', '/kitchen/events', KEPT)).status).toBe(200);
   const { lots, batches } = await state();
@@ -133,6 +135,7 @@ test('struck out while nothing is made of it, refused once jars stand under it, 
   expect((await server.call('POST', '/batches', BATCH)).status).toBe(422);
   await put(RECIPE);
   await server.call('POST', '/batches', BATCH);
+  await server.fill(KEPT.loadId, KEPT.at);
   await server.call('POST', '/kitchen/events', KEPT);
   expect(await server.call('DELETE', `/recipes/${RECIPE.id}`)).toMatchObject({
     status: 409,
@@ -151,6 +154,7 @@ test('struck out while nothing is made of it, refused once jars stand under it, 
 test('a backup carries the recipes, page by page, and what was made by them', async () => {
   await put(RECIPE);
   await server.call('POST', '/batches', BATCH);
+  await server.fill(KEPT.loadId, KEPT.at);
   await server.call('POST', '/kitchen/events', KEPT);
   await put({ ...RECIPE, revision: 2, name: 'Changed' });
   const backup = (await server.call('GET', '/backup')).body;

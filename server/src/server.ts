@@ -106,7 +106,7 @@ function api({ db, clock, schedule, planSeasons, changes }: Omit<ServerParts, 'l
     batchesRoute(db),
     batchRecordsRoute(db),
     kitchenEventsRoute(db, clock),
-    dayEventsRoute(db),
+    dayEventsRoute(db, clock),
     movementsRoute(db),
   );
   router.use(jarsInRoute(db), goalsRoute(db), hardwareMovesRoute(db), recallsRoute(db));

@@ -27,8 +27,10 @@ async function planned(more: object = {}): Promise<string> {
   return own.loads[0]?.id ?? '';
 }
 
-const tell = (loadId: string, at: number, type: string, more: object = {}) =>
-  server.call('POST', '/kitchen/events', { id: uuidV7(), loadId, at, type, ...more });
+const tell = async (loadId: string, at: number, type: string, more: object = {}) => {
+  if (type === 'load-started') await server.fill(loadId, at);
+  return server.call('POST', '/kitchen/events', { id: uuidV7(), loadId, at, type, ...more });
+};
 const checked = (loadId: string, at: number) =>
   tell(loadId, at, 'seal-checked', { sealed: [true, true], sealedLotId: uuidV7(), unsealedLotId: uuidV7() });
 

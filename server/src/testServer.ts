@@ -4,9 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pino from 'pino';
 import { type ScheduleRequest } from '@hoddle/contract/schedule';
+import { openBefore } from '@hoddle/core/kitchen/openBefore';
+import { runningDay } from '@hoddle/core/kitchen/runningDay';
+import { v7 as uuidV7 } from 'uuid';
 import { Changes } from './changes';
 import { type Clock } from './clock';
 import { openDatabase } from './db/openDatabase';
+import { readBatchesNow, readDayEvents, readEvents, readSettings } from './db/readState';
 import { holdAgainstDocument } from './openApiChecker';
 import { createServer } from './server';
 import { planHousehold } from './season/planHousehold';
@@ -52,6 +56,21 @@ export async function startServer(file = newFile(), clock: Clock = { now: () => 
       const said = text === '' ? undefined : isJson ? JSON.parse(text) : text;
       holdAgainstDocument({ method, path, status: reply.status, body: said });
       return { status: reply.status, body: said };
+    },
+    /** Tells all that is done before a load goes in, or into the cold: each step as over by then. */
+    async fill(loadId: string, at: number): Promise<void> {
+      const all = await readBatchesNow(db);
+      const batches = all.filter(({ loads }) => loads.some(({ id, withLoadId }) => [id, withLoadId].includes(loadId)));
+      const { kitchen, burners, units, canners, ownJars } = await readSettings(db);
+      const setup = { ...kitchen, burners, units };
+      const running = runningDay(batches, { setup, canners, ownJars }, await readEvents(db), await readDayEvents(db), at);
+      const into = running.tasks.find(({ id }) => id === `load ${loadId}` || id === `cool ${loadId}`);
+      const day = new Date(batches[0]?.startAt ?? at).toISOString().slice(0, 10);
+      for (const { task } of into ? openBefore(into, running, at) : []) {
+        const told = { id: uuidV7(), day, at, type: 'done-before', taskId: task.id, endedAt: at };
+        const { status } = await this.call('POST', '/kitchen/day-events', told);
+        if (status !== 201) throw new Error(`step ${task.id} answered ${status}`);
+      }
     },
     async stop() {
       server.closeAllConnections();

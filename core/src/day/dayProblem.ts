@@ -4,6 +4,8 @@ import { type Lag, type ScheduleProblem, type SearchResource } from './search/sc
 export type TaskKind =
   | 'ready-jars'
   | 'preheat'
+  /** A canner that has boiled is brought down with cold water before raw jars go in. */
+  | 'cool-water'
   | 'prepare'
   | 'fill'
   | 'load'

@@ -93,7 +93,7 @@ function stepAlarms(running: RunningDay, { of }: DayProgress, now: number): Alar
     const clock = stepClock(task);
     const beganAt = startAt + own.startMin * MINUTE_MS;
     const alarms = state?.startedAt === undefined ? [] : [...starts];
-    const ended = state?.doneAt ?? (own.kind === 'done' ? startAt + own.endMin * MINUTE_MS : undefined);
+    const ended = own.kind === 'done' ? startAt + own.endMin * MINUTE_MS : undefined;
     const reading = readStep(clock, { ...own, kind: 'running' }, state, { startAt, now });
     if (reading?.endsAt !== undefined) {
       const kind = clock.asks ? 'ask' : 'step-over';

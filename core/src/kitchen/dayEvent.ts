@@ -33,10 +33,14 @@ export interface Measured {
 /** What happened on a preserving day besides its loads. `day` is the date of its first batch: "2026-08-29". */
 export type DayEvent = { readonly id: string; readonly day: string; readonly at: number } & (
   | { readonly type: 'day-started'; readonly order: DayOrder; readonly aim: DayAim }
-  | { readonly type: 'step-started'; readonly taskId: string }
+  /** `again`: what it had come to before is gone, jars boiled an hour ago are boiled anew. */
+  | { readonly type: 'step-started'; readonly taskId: string; readonly again?: true }
   /** A clock of so many minutes within a step: the hard boil, five minutes more until it sets, jars sterilised. */
   | { readonly type: 'clock-started'; readonly taskId: string; readonly minutes: number }
-  | { readonly type: 'step-done'; readonly taskId: string }
+  /** `sure`: the cook was asked about the time that was left, and said yes. */
+  | { readonly type: 'step-done'; readonly taskId: string; readonly sure?: true }
+  /** It was over before anybody told: a soak of last night, a boil that nobody tapped. */
+  | { readonly type: 'done-before'; readonly taskId: string; readonly endedAt: number }
   /** A call that no other tap answers: stirred, looked at the thermometer. */
   | { readonly type: 'alarm-answered'; readonly alarmId: string }
   | ({ readonly type: 'measured'; readonly batchId: string; readonly taskId: string } & Measured)

@@ -1,9 +1,21 @@
 import { type DayAim, type DayEvent, type DayOrder, standing } from './dayEvent';
 
+/** An end of a step as it was told. Whether it counts is asked of the step itself. */
+export interface StepEnd {
+  readonly at: number;
+  /** The cook was asked about the time that was left, and said yes. */
+  readonly sure?: true;
+  /** It was done before anybody told: when that was told. */
+  readonly toldAt?: number;
+}
+
 /** Where a step of the day stands, as far as it was told. */
 export interface StepState {
   readonly startedAt?: number;
+  /** The first end that was told. */
   readonly doneAt?: number;
+  /** All of them, in the order they were told. */
+  readonly ends?: readonly StepEnd[];
   /** The clock that was last started in it. */
   readonly clock?: { readonly at: number; readonly minutes: number };
 }
@@ -53,13 +65,16 @@ function step(state: DayState, event: DayEvent): DayState {
     case 'order-kept':
       return { ...state, kept: { endAt: event.endAt, at: event.at } };
     case 'step-started':
+      if (event.again) return withStep(state, event.taskId, () => ({ ...NOT_DONE, startedAt: event.at }));
       return withStep(state, event.taskId, ({ doneAt }) => (doneAt === undefined ? { startedAt: event.at } : {}));
     case 'clock-started': {
       const clock = { at: event.at, minutes: event.minutes };
       return withStep(state, event.taskId, () => ({ clock }));
     }
     case 'step-done':
-      return withStep(state, event.taskId, ({ doneAt = event.at }) => ({ doneAt }));
+      return withStep(state, event.taskId, ended({ at: event.at, ...(event.sure && { sure: event.sure }) }));
+    case 'done-before':
+      return withStep(state, event.taskId, ended({ at: Math.min(event.endedAt, event.at), toldAt: event.at }));
     case 'alarm-answered':
       if (state.answered.has(event.alarmId)) return state;
       return { ...state, answered: new Map(state.answered).set(event.alarmId, event.at) };
@@ -81,6 +96,12 @@ function step(state: DayState, event: DayEvent): DayState {
     case 'taken-back':
       return state;
   }
+}
+
+const NOT_DONE = { doneAt: undefined, ends: undefined, clock: undefined };
+
+function ended(end: StepEnd): (own: StepState) => StepState {
+  return ({ doneAt = end.at, ends = [] }) => ({ doneAt, ends: [...ends, end] });
 }
 
 function withStep(state: DayState, taskId: string, change: (own: StepState) => StepState): DayState {

@@ -3,11 +3,17 @@ import { type DayProgress, needsHands, type Progress } from '../day/restOfDay';
 import { type DayState } from './dayState';
 import { loadClock } from './loadClock';
 import { type LoadOrder, type LoadState, processEndsAt } from './loadState';
+import { endThatCounts, waitEndsAt } from './stepEnd';
+import { stepClock } from './stepClock';
+import { testedPart } from './testedPart';
 
 const MINUTE_MS = 60_000;
 
 /** A boil that was lost is back in so much of the time it took at first. Common practice: all is hot. */
 const BACK_TO_BOIL_PART = 1 / 3;
+
+/** A wait of hours: the day goes on meanwhile. */
+const LONG_WAIT_MIN = 100;
 
 /** A load with what is asked of it and where it stands. */
 export interface LoadInDay {
@@ -28,9 +34,10 @@ export interface RunningDay {
 }
 
 /**
- * How far each task has come, from what was told of the steps and of the loads. What must have been done for something
- * that was told counts as done: jars that are in the canner were filled, whether or not anybody said so. A wait that
- * follows its own work at once (a soak, a drip) begins by itself.
+ * How far each task has come, from what was told of the steps and of the loads. Work that must have been done for something
+ * that was told counts as done: jars in the canner were filled, whether or not anybody said so. What was tested counts only
+ * where it was told, and no wait ends before its time because something else began. A wait that follows its own work at once
+ * (a soak, a drip) begins by itself.
  */
 export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: number): DayProgress {
   const minuteOf = (at: number) => (at - startAt) / MINUTE_MS;
@@ -38,42 +45,77 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
   const byId = new Map(tasks.map((task) => [task.id, task]));
   const of = new Map<string, Progress>();
   const done = (id: string, startMin: number, endMin: number) => of.set(id, { kind: 'done', startMin, endMin });
-  const likely = (task: DayTask, from: number) => Math.max(nowMin + 1, from + task.minutes.p50);
 
-  for (const task of tasks) {
-    const told = task.loadId === undefined ? undefined : loads.get(task.loadId);
-    const own = told && loadProgress(task, told, nowMin, minuteOf);
+  /** What was told of a step; of a wait that nobody started, from when its own work was over. */
+  const tellStep = (task: DayTask, ownWorkOverMin: number | undefined) => {
     const step = day.steps.get(task.id);
-    if (own) of.set(task.id, own);
-    else if (step?.doneAt !== undefined) {
-      const end = minuteOf(step.doneAt);
-      done(task.id, step.startedAt === undefined ? end - task.minutes.p50 : minuteOf(step.startedAt), end);
-    } else if (step?.startedAt !== undefined || step?.clock) {
-      const { clock, startedAt = clock?.at ?? now } = step;
-      const startMin = minuteOf(startedAt);
-      const end = clock ? minuteOf(clock.at) + clock.minutes : startMin + task.minutes.p50;
-      of.set(task.id, { kind: 'running', startMin, endMin: Math.max(nowMin + 1, end) });
+    const { startedAt = step?.clock?.at } = step ?? {};
+    const startMin = startedAt === undefined ? ownWorkOverMin : minuteOf(startedAt);
+    const end = step && endThatCounts(task, step, startMin === undefined ? undefined : startAt + startMin * MINUTE_MS);
+    if (end) {
+      const endMin = minuteOf(end.at);
+      const from = startMin === undefined || end.toldAt !== undefined ? endMin - task.minutes.p50 : startMin;
+      done(task.id, Math.min(from, endMin), endMin);
+    } else if (startMin !== undefined) {
+      const endMin = step?.clock ? minuteOf(step.clock.at) + step.clock.minutes : startMin + task.minutes.p50;
+      of.set(task.id, { kind: 'running', startMin, endMin: Math.max(nowMin + 1, endMin) });
     }
-  }
-  const closeBefore = (id: string, at: number) => {
-    for (const { task: before } of byId.get(id)?.after ?? []) {
-      if (of.get(before)?.kind === 'done') continue;
-      const known = of.get(before);
-      done(before, known?.startMin ?? at, at);
-      closeBefore(before, known?.startMin ?? at);
+  };
+  const ownWorkOf = (task: DayTask) => {
+    const waits = !needsHands(task) && task.kind !== 'process' && task.cannerId === undefined;
+    return waits ? task.after.find(({ maxLag }) => maxLag === 0)?.task : undefined;
+  };
+  /** By the loads and by itself, then what follows from it: waits in the order they hang together. */
+  const told = new Set<string>();
+  const tell = (task: DayTask) => {
+    if (told.has(task.id)) return;
+    told.add(task.id);
+    const load = task.loadId === undefined ? undefined : loads.get(task.loadId);
+    const inCanner = load && loadProgress(task, load, nowMin, minuteOf);
+    if (inCanner) return of.set(task.id, inCanner);
+    const own = byId.get(ownWorkOf(task) ?? '');
+    if (own) tell(own);
+    const work = own && of.get(own.id);
+    return tellStep(task, work?.kind === 'done' ? work.endMin : undefined);
+  };
+  for (const task of tasks) tell(task);
+
+  const hasGoneIn = (id: string) => loads.get(id)?.state.startedAt !== undefined;
+  const allIn = new Map<string, boolean>();
+  for (const { batchId, loadId } of tasks)
+    if (batchId !== undefined && loadId !== undefined && loads.has(loadId))
+      allIn.set(batchId, (allIn.get(batchId) ?? true) && hasGoneIn(loadId));
+  /** Whether the jars a step is for are in the canner: it is too late for it, whatever was told. */
+  const isPast = ({ loadId, batchId = '' }: DayTask) =>
+    loadId !== undefined ? hasGoneIn(loadId) : allIn.get(batchId) === true;
+  /** @param isBehind a wait of hours lies between: heat of before it is not what goes hot into jars */
+  const closeBefore = (id: string, at: number, isBehind = false) => {
+    const own = byId.get(id);
+    const behind = isBehind || (own !== undefined && !needsHands(own) && own.minutes.p50 >= LONG_WAIT_MIN);
+    for (const { task: beforeId } of byId.get(id)?.after ?? []) {
+      const task = byId.get(beforeId);
+      const known = of.get(beforeId);
+      if (!task || known?.kind === 'done') continue;
+      if (known) {
+        const beganAt = startAt + known.startMin * MINUTE_MS;
+        const asks = !needsHands(task) && stepClock(task).asks !== undefined;
+        const endsAt = waitEndsAt(task, day.steps.get(beforeId), beganAt);
+        const runsOn = asks || (endsAt !== undefined && minuteOf(endsAt) > at);
+        if (runsOn && !isPast(task)) continue;
+        done(beforeId, Math.min(known.startMin, at), endsAt === undefined ? at : Math.min(at, minuteOf(endsAt)));
+      } else {
+        const part = testedPart(task);
+        if ((part === 'soak' || (part === 'heat' && !behind)) && !isPast(task)) continue;
+        done(beforeId, at, at);
+      }
+      closeBefore(beforeId, Math.min(known?.startMin ?? at, at), behind);
     }
   };
   for (const [id, { startMin }] of [...of]) closeBefore(id, startMin);
+  // Work that was over because something else began starts its wait too.
   for (const task of tasks) {
-    const own = task.after.find(({ maxLag }) => maxLag === 0);
-    const before = own && of.get(own.task);
-    const waits = !needsHands(task) && task.kind !== 'process' && task.cannerId === undefined;
-    if (!waits || before?.kind !== 'done') continue;
-    const known = of.get(task.id);
-    if (known && (known.kind === 'done' || day.steps.get(task.id)?.startedAt !== undefined)) continue;
-    // A clock that was started in it does not make it begin anew.
-    const endMin = known?.endMin ?? likely(task, before.endMin);
-    of.set(task.id, { kind: 'running', startMin: before.endMin, endMin });
+    const work = of.get(ownWorkOf(task) ?? '');
+    if (work?.kind === 'done' && !of.has(task.id)) tellStep(task, work.endMin);
   }
   const inCanner = [...loads].filter(([, { state }]) => state.startedAt !== undefined);
   return {

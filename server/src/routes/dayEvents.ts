@@ -14,22 +14,25 @@ import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { CRUMB_KG, overdrawnOf, readBook } from '../db/produceBook';
 import { readBatches, readBatchesNow, readDayEvents, readEvents, readPages } from '../db/readState';
+import { type Clock } from '../clock';
 import { Problem } from '../problem';
 import { holdAgainstHandbook } from './holdAgainstHandbook';
+import { holdInOrder } from './holdInOrder';
 
 /**
  * `POST /api/kitchen/day-events`: what happened on a preserving day besides its loads. Every event is kept, since the fold
  * decides what it means; only loads that are changed must be those of a batch, fruit that is added must be there, what stays
- * over must have been taken, another card comes with its own tested time, and a day with a load still in its canner is not
- * closed.
+ * over must have been taken, another card comes with its own tested time, a step that is begun now waits for those before it,
+ * and a day with a load still in its canner is not closed.
  */
-export function dayEventsRoute(db: Database): Router {
+export function dayEventsRoute(db: Database, clock: Clock): Router {
   return Router().post('/kitchen/day-events', async (req, res) => {
     const event = v.parse(DayEventSchema, req.body) as DayEvent;
     const pages = await readPages(db);
     const isNew = await db.write(async (transaction) => {
       const { id, day, type, at, ...detail } = event;
       const added = await keepOnce(db.tables.dayEvents, { id, day, type, at, detail }, transaction);
+      if (added) await holdInOrder(db, clock, event, transaction);
       if (added && event.type === 'loads-changed') await keepLoads(db, event, transaction);
       if (added && event.type === 'produce-added') await holdOnHand(db, event, transaction);
       if (added && event.type === 'measured') await holdTaken(db, event, transaction);

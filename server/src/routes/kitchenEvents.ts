@@ -14,12 +14,13 @@ import { sealCheck } from '@hoddle/core/pantry/sealCheck';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { type Clock } from '../clock';
-import { eventOf, readBatches, readBatchesNow, readHousehold } from '../db/readState';
+import { eventOf, readBatches, readBatchesNow } from '../db/readState';
 import { Problem } from '../problem';
+import { holdInOrder, isJustNow } from './holdInOrder';
 
 /**
  * `POST /api/kitchen/events`: what happened to a load. Every event is kept, in place or not, since the fold decides what
- * it means; only a seal check must fit its load, because it moves jars.
+ * it means; only a seal check must fit its load, because it moves jars, and a load that is started now is filled before.
  */
 export function kitchenEventsRoute(db: Database, clock: Clock): Router {
   return Router().post('/kitchen/events', async (req, res) => {
@@ -33,6 +34,7 @@ export function kitchenEventsRoute(db: Database, clock: Clock): Router {
       const { id, loadId, type, at, ...detail } = event;
       const before = await eventsOf(db, own, batches, transaction);
       const added = await keepOnce(db.tables.events, { id, loadId, type, at, detail }, transaction);
+      if (added) await holdInOrder(db, clock, event, transaction);
       if (added && event.type === 'seal-checked') await storeJars(db, own, batches, before, event, transaction);
       if (added && event.type === 'kept-cold') await storeCold(db, own, batches, before, event, transaction);
       return added;
@@ -41,20 +43,17 @@ export function kitchenEventsRoute(db: Database, clock: Clock): Router {
   });
 }
 
-/** What happened is kept however late it is told; what happens now can still be stopped. */
-const JUST_NOW_MS = 10 * 60_000;
-
 /** @throws Problem 422 where a load is started now that nothing is tested for any more */
 async function holdTested(
   db: Database,
   clock: Clock,
-  { type, at }: KitchenEvent,
+  event: KitchenEvent,
   { untested }: LoadOrder,
 ): Promise<void> {
+  const { type } = event;
   const starts = type === 'load-started' || type === 'boil-reached' || type === 'machine-started';
   if (untested === undefined || !starts) return;
-  const { demoOffsetMs } = await readHousehold(db);
-  if (clock.now(demoOffsetMs) - at < JUST_NOW_MS) throw new Problem(422, 'not-tested', untested);
+  if (await isJustNow(db, clock, event)) throw new Problem(422, 'not-tested', untested);
 }
 
 /** A clock that starts or ends is held against the table as it is now, or against more, whatever a screen thought. */

@@ -2,6 +2,7 @@ import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
 import { type Lids } from '@hoddle/core/kitchen/kitchenEvent';
 import { type TestedRow } from '@hoddle/core/process/testedRow';
 import { printFraction } from '@hoddle/core/measure/fraction';
+import { type ReactNode } from 'react';
 import { View } from 'react-native';
 import { CheckRow } from '@/ui/CheckRow';
 import { Choice } from '@/ui/Choice';
@@ -26,10 +27,12 @@ interface LoadChecklistProps {
   onTick: (ticked: readonly string[]) => void;
   lids: Lids;
   onLids: (lids: Lids) => void;
+  /** What is asked of them besides. */
+  children?: ReactNode;
 }
 
 /** Each jar before it goes in: ticked one by one, or all at once by whoever does it in her sleep. */
-export function LoadChecklist({ checks, ticked, onTick, lids, onLids }: LoadChecklistProps) {
+export function LoadChecklist({ checks, ticked, onTick, lids, onLids, children }: LoadChecklistProps) {
   const flip = (check: string) =>
     onTick(ticked.includes(check) ? ticked.filter((other) => other !== check) : [...ticked, check]);
   return (
@@ -38,9 +41,10 @@ export function LoadChecklist({ checks, ticked, onTick, lids, onLids }: LoadChec
       {checks.map((check) => (
         <CheckRow key={check} words={check} checked={ticked.includes(check)} onPress={() => flip(check)} />
       ))}
-      {ticked.length < checks.length && (
+      {checks.some((check) => !ticked.includes(check)) && (
         <Key look="outline" words="All of these are done" onPress={() => onTick(checks)} />
       )}
+      {children}
       <Choice
         label="Lids"
         value={lids}

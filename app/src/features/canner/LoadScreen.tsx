@@ -1,7 +1,10 @@
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { type CannedBatch, isCanned, nameOf } from '@hoddle/core/day/batch';
 import { countJars } from '@hoddle/core/handbook/jars';
+import { type DayTask } from '@hoddle/core/day/dayProblem';
+import { needsHands } from '@hoddle/core/day/restOfDay';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
+import { openStepWords } from '@hoddle/core/kitchen/heldBackWords';
 import { guestsOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
 import { type KitchenEvent, type Lids } from '@hoddle/core/kitchen/kitchenEvent';
 import { productRow } from '@hoddle/core/handbook/products';
@@ -15,12 +18,16 @@ import { placeInDay } from '@/features/day/placeInDay';
 import { phaseWords } from '@/features/day/phaseWords';
 import { useDay } from '@/features/day/useDay';
 import { type RunningLoad, useLoad, useLoads } from '@/features/kitchen/useLoad';
+import { agoChoices, agoWords } from '@/features/kitchen/DoneBefore';
+import { useOpenBefore } from '@/features/kitchen/useOpenBefore';
 import { useStartDay } from '@/features/kitchen/useStartDay';
+import { useTellDay } from '@/features/kitchen/useTellDay';
 import { DosePart } from '@/features/process/DosePart';
 import { ProcessPart } from '@/features/process/ProcessPart';
 import { usePages } from '@/features/process/usePages';
 import { useHouseholdStore } from '@/store/householdStore';
-import { householdNow, useHousehold } from '@/store/useHousehold';
+import { householdNow, useHousehold, useNow } from '@/store/useHousehold';
+import { Choice } from '@/ui/Choice';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
@@ -63,6 +70,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
   const guests = guestsOf(load.id, batches);
   const day = useDay();
   const startDay = useStartDay(day);
+  const tellDay = useTellDay(day?.id ?? '');
   const place = placeInDay(day, batch, load);
   const cannerId =
     day?.loads.find(({ id }) => id === load.id)?.cannerId ?? state.cannerId ?? load.cannerId ?? batch.cannerId;
@@ -78,13 +86,23 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
   const pages = usePages();
   const row = findTestedRow(batch, pages);
   const planned = state.phase === 'planned';
-  const checks = checksOf(row.kind === 'testedRow' ? row : undefined, batch.jar);
-  const toCheck = checks.length - ticked.length;
+  const open = useOpenBefore(day, `load ${load.id}`, useNow(10_000));
+  const untold = open.filter(({ why }) => why === 'untold').map((step) => step.task);
+  const held = open.find(({ why }) => why !== 'untold');
+  const [agoMin, setAgoMin] = useState<Readonly<Record<string, number>>>({});
+  const checks = [
+    ...untold.map(doneWords),
+    ...checksOf(row.kind === 'testedRow' ? row : undefined, batch.jar),
+  ];
+  const toCheck = checks.filter((check) => !ticked.includes(check)).length;
   const toKitchen = () => router.navigate('/kitchen');
   const start = () => {
     // A load that goes in begins the day, whoever forgot to say so.
     startDay();
     const at = householdNow();
+    for (const task of untold) {
+      tellDay({ type: 'done-before', taskId: task.id, endedAt: at - (agoMin[task.id] ?? 0) * 60_000 });
+    }
     const told = { id: uuidV7(), loadId: load.id, at, type: 'load-started', jars, cannerId, lids } as const;
     enter({ kind: 'event', event: told });
     toKitchen();
@@ -104,6 +122,11 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
                 {phaseWords(busy.state.phase, busy.batch.method).toLowerCase()}.
               </Words>
             )}
+            {held && (
+              <Words role="alert" weight={600}>
+                {openStepWords(held)}
+              </Words>
+            )}
             {toCheck > 0 && (
               <Words weight={600}>
                 {toCheck} {toCheck === 1 ? 'thing' : 'things'} to look at on every jar first.
@@ -112,7 +135,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
             <Key
               tall
               words={`${countJars(jars + besides, batch.jar)} ${jars + besides === 1 ? 'is' : 'are'} in, heat it`}
-              disabled={busy !== undefined || toCheck > 0 || order.untested !== undefined}
+              disabled={busy !== undefined || held !== undefined || toCheck > 0 || order.untested !== undefined}
               onPress={start}
             />
           </View>
@@ -153,11 +176,32 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
               ))}
             </>
           )}
-          {planned && <LoadChecklist checks={checks} ticked={ticked} onTick={setTicked} lids={lids} onLids={setLids} />}
+          {planned && (
+            <LoadChecklist checks={checks} ticked={ticked} onTick={setTicked} lids={lids} onLids={setLids}>
+              {untold
+                .filter((task) => !needsHands(task))
+                .map((task) => (
+                  <View key={task.id} className="gap-1">
+                    <Words weight={600}>“{task.words}” was over</Words>
+                    <Choice
+                      label={`${task.words}, over`}
+                      value={String(agoMin[task.id] ?? 0)}
+                      onChoose={(ago) => setAgoMin({ ...agoMin, [task.id]: Number(ago) })}
+                      options={agoChoices(task).map((ago) => ({ value: String(ago), words: agoWords(ago) }))}
+                    />
+                  </View>
+                ))}
+            </LoadChecklist>
+          )}
         </View>
       </View>
     </Screen>
   );
+}
+
+/** A step that nobody told of, as it is ticked off. */
+function doneWords({ words }: DayTask): string {
+  return `Done: ${words}`;
 }
 
 /** A household keeps to the lids it has. */

@@ -15,6 +15,7 @@ import { Words } from '@/ui/Words';
 import { alarmWords } from './alarmWords';
 import { KitchenFrame } from './KitchenFrame';
 import { KitchenKey } from './KitchenKey';
+import { PassedOver } from './PassedOver';
 import { useAlarms } from './useAlarms';
 import { useTellDay } from './useTellDay';
 
@@ -105,6 +106,9 @@ function Closing({ day }: { day: Day }) {
           />
         </View>
       )}
+      {day.loads.map(({ id }) => (
+        <PassedOver key={id} day={day} loadId={id} />
+      ))}
       {late.length > 0 && (
         <View role="list" aria-label="Calls that were missed" className="gap-1">
           <Words size="lead" weight={700} tone="milk">

@@ -13,8 +13,12 @@ const task = (id: string, hands: boolean, after: string[]) =>
     after: after.map((each) => ({ task: each })),
   }) as unknown as DayTask;
 const TASKS = [
-  task('soak', false, []),
-  task('drain', true, ['soak']),
+  { ...task('soak-12h', false, []), entry: 'soak-12h', minutes: { p10: 720, p50: 720, p90: 720 } },
+  task('drain', true, ['soak-12h']),
+  { ...task('drip', false, []), minutes: { p10: 240, p50: 240, p90: 240 } },
+  task('strain', true, ['drip']),
+  task('peel', true, []),
+  task('pack', true, ['peel']),
   task('brine', false, []),
   task('fill', true, ['brine']),
   { ...task('reheat', false, []), entry: 'reheat' },
@@ -35,44 +39,58 @@ beforeEach(() => {
   });
 });
 
-/** The card of a cook whose next step is this one, in a kitchen where only the soak runs. */
+/** The card of a cook whose next step is this one, in a kitchen where only the soak runs, and the drip beside it. */
 function card(id: string) {
-  const of = new Map([['soak', { kind: 'running', startMin: 0, endMin: 720 }]]);
-  const day = {
-    id: 'd',
-    startAt: Date.now(),
-    batches: [],
-    loads: [],
-    tasks: [],
-    state: { steps: new Map() },
-  } as unknown as Day;
-  const live = { running: { tasks: TASKS }, progress: { of, nowMin: 1 } } as unknown as LiveDay;
+  const of = new Map(
+    ['soak-12h', 'drip'].map((running) => [running, { kind: 'running', startMin: 0, endMin: 720 }] as const),
+  );
+  const day = { id: 'd', startAt: Date.now(), batches: [], loads: [], tasks: [] } as unknown as Day;
+  const state = { steps: new Map(), answered: new Map(), away: [], cannersOut: [] };
+  const running = { tasks: TASKS, day: state, loads: new Map(), startAt: day.startAt };
+  const live = { running, progress: { of, nowMin: 1 } } as unknown as LiveDay;
   const entry = { task: TASKS.find((each) => each.id === id)!, startMin: 0, endMin: 5 };
-  return <HandsCard day={day} live={live} hands={{ cook: 'Cook', now: { entry, running: false } }} isNamed={false} />;
+  const own = { ...day, state } as Day;
+  return <HandsCard day={own} live={live} hands={{ cook: 'Cook', now: { entry, running: false } }} isNamed={false} />;
 }
-const told = () => useHouseholdStore.getState().waiting.length;
+const told = () => useHouseholdStore.getState().waiting.map(({ write }) => write);
+const key = (name: string | RegExp) => screen.queryByRole('button', { name });
 
-test('what was tested is neither cut short nor passed over: only it can be started', () => {
+test('what was tested is neither cut short nor passed over: it can be started, or was done within the hour', () => {
   render(card('fill hot'));
-  fireEvent.press(screen.getByRole('button', { name: 'Start' }));
+  expect(key('Start')).toBeNull();
   expect(screen.getByRole('alert')).toHaveTextContent(/reheat.* part of what was tested/);
-  expect(screen.queryByRole('button', { name: /That is done|Cut it short/ })).toBeNull();
-  fireEvent.press(screen.getByRole('button', { name: 'Start “reheat”' }));
-  expect(useHouseholdStore.getState().waiting.map(({ write }) => write)).toMatchObject([
+  expect(key(/That is done|End|Cut/)).toBeNull();
+  fireEvent.press(key('It was done before')!);
+  expect(key('3 h ago')).toBeNull();
+  fireEvent.press(key('15 min ago')!);
+  fireEvent.press(key('Start “reheat”')!);
+  expect(told()).toMatchObject([
+    { event: { type: 'done-before', taskId: 'reheat' } },
     { event: { type: 'step-started', taskId: 'reheat' } },
   ]);
 });
 
-test('what waits for a soak or a step that nobody told of asks first, each step for itself', () => {
+test('a soak that its formula needs has no key to end it, a drip has one that asks first, and says what is left', () => {
   const { rerender } = render(card('drain'));
-  fireEvent.press(screen.getByRole('button', { name: 'Start' }));
-  expect(screen.getByRole('alert')).toHaveTextContent(/its time is part of the recipe/);
-  expect(screen.getByRole('button', { name: 'Cut it short and start' })).toBeTruthy();
-  expect(told()).toBe(0);
-  // Asked about one step, nothing is said of the next: it asks anew.
-  rerender(card('fill'));
-  expect(screen.queryByRole('alert')).toBeNull();
-  fireEvent.press(screen.getByRole('button', { name: 'Start' }));
+  expect(screen.getByRole('alert')).toHaveTextContent(/soak.* is not over, 12 h left: its time is part of what was tested/);
+  expect(screen.queryAllByRole('button')).toEqual([]);
+  rerender(card('strain'));
+  fireEvent.press(key('Start early')!);
+  expect(told()).toEqual([]);
+  fireEvent.press(key('End “drip” now and start')!);
+  expect(told()).toMatchObject([
+    { event: { type: 'step-done', taskId: 'drip', sure: true } },
+    { event: { type: 'step-started', taskId: 'strain' } },
+  ]);
+});
+
+test('work that nobody told of is told as done by the same tap, and each step asks for itself', () => {
+  const { rerender } = render(card('fill'));
   expect(screen.getByRole('alert')).toHaveTextContent(/brine.* comes before it/);
-  expect(told()).toBe(0);
+  rerender(card('pack'));
+  fireEvent.press(key('That is done: start')!);
+  expect(told()).toMatchObject([
+    { event: { type: 'done-before', taskId: 'peel' } },
+    { event: { type: 'step-started', taskId: 'pack' } },
+  ]);
 });

@@ -1,23 +1,23 @@
 import { nameOf } from '@hoddle/core/day/batch';
 import Hand from 'lucide-react-native/icons/hand';
-import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
-import { type ComesBefore, comesBefore } from '@hoddle/core/kitchen/comesBefore';
+import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { openBefore } from '@hoddle/core/kitchen/openBefore';
 import { readStep, stepClock } from '@hoddle/core/kitchen/stepClock';
 import { type HandsNow, isDue } from '@hoddle/core/kitchen/whatNow';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { type Day, type LiveDay } from '@/features/day/useDay';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useNow } from '@/store/useHousehold';
-import { clockTimeFrom, countdown, duration } from '@/ui/clockWords';
+import { clockTimeFrom, countdown } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
 import { DoseKey } from './DoseKey';
 import { KitchenKey } from './KitchenKey';
 import { RanShort } from './RanShort';
+import { StartStep } from './StartStep';
 import { StepAmounts } from './StepAmounts';
 import { useTellDay } from './useTellDay';
 
@@ -97,7 +97,6 @@ function HandsStep({
     startAt: day.startAt,
     now,
   });
-  const start = useSingleTap(() => tell({ type: 'step-started', taskId: task.id }));
   const enter = useHouseholdStore((store) => store.enter);
   const done = useSingleTap(() => {
     tell({ type: 'step-done', taskId: task.id });
@@ -115,19 +114,11 @@ function HandsStep({
     }
     // One step after the other on the same food needs no key of its own.
     const follows = then?.task.after.some((lag) => lag.task === task.id);
-    if (then && follows && then.task.cannerId === undefined) tell({ type: 'step-started', taskId: then.task.id });
+    if (!then || !follows || then.task.cannerId !== undefined) return;
+    const others = openBefore(then.task, live.running, now, live.progress).filter((open) => open.task.id !== task.id);
+    if (others.length === 0) tell({ type: 'step-started', taskId: then.task.id });
   });
   const timed = reading?.leftMs !== undefined;
-  // Neither is a soak cut short nor a step with what goes into it passed over by one tap on what follows.
-  const [askedFor, setAskedFor] = useState<string>();
-  const asked = askedFor === task.id;
-  const readingOf = (other: DayTask) =>
-    readStep(stepClock(other), live.progress.of.get(other.id), day.state.steps.get(other.id), {
-      startAt: day.startAt,
-      now,
-    });
-  const isUp = (other: DayTask) => stepClock(other).asks === undefined && readingOf(other)?.timeIsUp === true;
-  const before = comesBefore(task, live.running.tasks, live.progress, isUp);
   return (
     <>
       <Words size="head" weight={800} tone="milk" style={{ fontSize: 26, lineHeight: 31 }}>
@@ -151,28 +142,7 @@ function HandsStep({
           Tap “Jars are out” at its pot.
         </Words>
       ) : !running ? (
-        <>
-          {asked && before && (
-            <Words role="alert" size="lead" weight={700} tone="milk">
-              {beforeWords(before, readingOf(before.task)?.leftMs)}
-            </Words>
-          )}
-          {asked && before?.isTested ? (
-            !before.stands && (
-              <KitchenKey
-                look="milk"
-                words={`Start “${before.task.words}”`}
-                onPress={() => tell({ type: 'step-started', taskId: before.task.id })}
-              />
-            )
-          ) : (
-            <KitchenKey
-              look={isDue(entry, live.progress) ? 'milk' : 'outline'}
-              words={!asked || !before ? 'Start' : before.stands ? 'Cut it short and start' : 'That is done: start'}
-              onPress={before && !asked ? () => setAskedFor(task.id) : start}
-            />
-          )}
-        </>
+        <StartStep key={`start ${task.id}`} day={day} live={live} entry={entry} />
       ) : clock.gate ? (
         <KitchenKey
           look="milk"
@@ -197,17 +167,6 @@ function HandsStep({
       )}
     </>
   );
-}
-
-/** What a step waits for, how long still, and why. */
-function beforeWords({ task, stands, isTested }: ComesBefore, leftMs: number | undefined): string {
-  const left = leftMs === undefined || leftMs <= 0 ? '' : `, ${duration(leftMs)} left`;
-  if (!stands) {
-    return isTested
-      ? `“${task.words}” comes first: it is part of what was tested.`
-      : `“${task.words}” comes before it, with what goes in there.`;
-  }
-  return `“${task.words}” is not over${left}: its time is part of ${isTested ? 'what was tested' : 'the recipe'}.`;
 }
 
 /** A step with its product, and with its load where there are several. */

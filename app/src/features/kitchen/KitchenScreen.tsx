@@ -16,6 +16,7 @@ import { BrokenPart } from './BrokenPart';
 import { KitchenFrame } from './KitchenFrame';
 import { LoadPot } from './LoadPot';
 import { type FollowingLoad, nextSteps } from './nextSteps';
+import { PassedOver } from './PassedOver';
 import { ToldPart } from './ToldPart';
 import { type RunningLoad, useLoad } from './useLoad';
 
@@ -52,6 +53,7 @@ function Kitchen({ running }: { running: RunningLoad }) {
           <View className={`gap-3 ${wide ? '' : 'p-4'}`}>
             {[...IN_CANNER, 'cooling'].includes(state.phase) && <BrokenPart running={running} />}
             <ToldPart running={running} />
+            {day && <PassedOver day={day} loadId={load.id} />}
           </View>
           {wide && day && <LoadsOfDay day={day} />}
         </View>

@@ -1,12 +1,16 @@
-import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { type Alarm } from '@hoddle/core/kitchen/alarms';
+import { heldBackWords } from '@hoddle/core/kitchen/heldBackWords';
 import { type Doneness, readStep, stepClock } from '@hoddle/core/kitchen/stepClock';
+import { testedPart } from '@hoddle/core/kitchen/testedPart';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { type Day, type LiveDay } from '@/features/day/useDay';
 import { useNow } from '@/store/useHousehold';
 import { clockTimeFrom, countdown } from '@/ui/clockWords';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
+import { DoneBefore } from './DoneBefore';
 import { stepWords } from './HandsCard';
 import { KitchenKey } from './KitchenKey';
 import { StepAmounts } from './StepAmounts';
@@ -66,7 +70,12 @@ export function WaitRow({ day, live, entry, alarm }: WaitRowProps) {
         </Words>
       )}
       {!calls && <StepAmounts task={task} batch={day.batches.find(({ id }) => id === task.batchId)} />}
-      {own === undefined && <KitchenKey look="milk" words="Start its clock" onPress={start} />}
+      {own === undefined && (
+        <>
+          <KitchenKey look="milk" words="Start its clock" onPress={start} />
+          <DoneBefore dayId={day.id} task={task} />
+        </>
+      )}
       {alarm?.kind === 'stir' && (
         <KitchenKey
           look="outline"
@@ -84,7 +93,32 @@ export function WaitRow({ day, live, entry, alarm }: WaitRowProps) {
         </>
       )}
       {own !== undefined && !asks && reading?.timeIsUp && <KitchenKey look="outline" words="Done" onPress={done} />}
+      {own !== undefined && !asks && reading?.timeIsUp === false && !calls && (
+        <EndEarly key={task.id} day={day} task={task} leftMs={reading.leftMs ?? 0} />
+      )}
     </View>
+  );
+}
+
+/** A wait is left early only by whoever was asked; one that was tested is not. */
+function EndEarly({ day, task, leftMs }: { day: Day; task: DayTask; leftMs: number }) {
+  const tell = useTellDay(day.id);
+  const [isAsked, setAsked] = useState(false);
+  const part = testedPart(task);
+  if (part) return null;
+  if (!isAsked) return <KitchenKey look="outline" words="End it early" onPress={() => setAsked(true)} />;
+  return (
+    <>
+      <Words role="alert" size="lead" weight={700} tone="milk">
+        {heldBackWords({ kind: 'left', task, leftMin: leftMs / 60_000 })}
+      </Words>
+      <KitchenKey
+        look="outline"
+        words="End it now"
+        onPress={() => tell({ type: 'step-done', taskId: task.id, sure: true })}
+      />
+      <KitchenKey look="milk" words="Let it go on" onPress={() => setAsked(false)} />
+    </>
   );
 }
 

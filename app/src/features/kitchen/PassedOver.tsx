@@ -1,0 +1,29 @@
+import { passedOver } from '@hoddle/core/kitchen/passedOver';
+import { View } from 'react-native';
+import { type Day } from '@/features/day/useDay';
+import { useHousehold } from '@/store/useHousehold';
+import { Words } from '@/ui/Words';
+import { DoneBefore } from './DoneBefore';
+
+/** Jars that went in although something that was tested was never told: what that means for them, and where to say it was done. */
+export function PassedOver({ day, loadId }: { day: Day; loadId: string }) {
+  const { dayEvents } = useHousehold();
+  const own = dayEvents.filter((event) => event.day === day.id);
+  const open = day.live ? passedOver(loadId, day.live.running, own) : [];
+  if (open.length === 0) return null;
+  const number = day.loads.findIndex(({ id }) => id === loadId) + 1;
+  return (
+    <View role="alert" className="gap-2 border-t-2 border-heat-d px-4 py-3">
+      <Words size="lead" weight={700} tone="milk">
+        Load {number} went in before this was over: {open.map(({ task }) => `“${task.words}”`).join(', ')}.
+      </Words>
+      <Words size="lead" tone="milk">
+        What was skipped cannot be made good by a longer time. If it was not done, these jars are no shelf jars: into the
+        refrigerator once they are cool, and eaten within days.
+      </Words>
+      {open.map(({ task }) => (
+        <DoneBefore key={task.id} dayId={day.id} task={task} />
+      ))}
+    </View>
+  );
+}

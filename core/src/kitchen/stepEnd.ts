@@ -1,0 +1,36 @@
+import { type DayTask } from '../day/dayProblem';
+import { needsHands } from '../day/restOfDay';
+import { type StepEnd, type StepState } from './dayState';
+import { stepClock } from './stepClock';
+import { HEAT_HOLDS_MIN, testedPart } from './testedPart';
+
+const MINUTE_MS = 60_000;
+
+/**
+ * When the wait of a step is up; undefined for work of hands, and for what a look at the pot ends.
+ *
+ * @param beganAt epoch milliseconds
+ */
+export function waitEndsAt(task: DayTask, state: StepState | undefined, beganAt: number): number | undefined {
+  if (needsHands(task)) return undefined;
+  const { minutes, asks } = stepClock(task);
+  if (asks !== undefined || minutes === undefined) return undefined;
+  return state?.clock ? state.clock.at + state.clock.minutes * MINUTE_MS : beganAt + minutes * MINUTE_MS;
+}
+
+/**
+ * The end of a step that counts: work is over when it is told so, a wait when its time is up, or when the cook was asked and the
+ * recipe does not need it. What was done before it was told counts too; boiled, reheated or soured longer than an hour before
+ * that it never does.
+ *
+ * @param beganAt of a wait, undefined where nobody told that it was begun
+ */
+export function endThatCounts(task: DayTask, state: StepState, beganAt: number | undefined): StepEnd | undefined {
+  const part = testedPart(task);
+  const endsAt = beganAt === undefined ? undefined : waitEndsAt(task, state, beganAt);
+  return state.ends?.find((end) => {
+    if (end.toldAt !== undefined) return part !== 'heat' || end.toldAt - end.at <= HEAT_HOLDS_MIN * MINUTE_MS;
+    if (endsAt === undefined || end.at >= endsAt) return true;
+    return end.sure === true && part === undefined;
+  });
+}
