@@ -12,6 +12,8 @@ export interface StepEnd {
 /** Where a step of the day stands, as far as it was told. */
 export interface StepState {
   readonly startedAt?: number;
+  /** Begun once more after an end was told: it counts where that end does not. */
+  readonly begunAgainAt?: number;
   /** The first end that was told. */
   readonly doneAt?: number;
   /** All of them, in the order they were told. */
@@ -66,7 +68,9 @@ function step(state: DayState, event: DayEvent): DayState {
       return { ...state, kept: { endAt: event.endAt, at: event.at } };
     case 'step-started':
       if (event.again) return withStep(state, event.taskId, () => ({ ...NOT_DONE, startedAt: event.at }));
-      return withStep(state, event.taskId, ({ doneAt }) => (doneAt === undefined ? { startedAt: event.at } : {}));
+      return withStep(state, event.taskId, ({ doneAt }) =>
+        doneAt === undefined ? { startedAt: event.at } : { begunAgainAt: event.at },
+      );
     case 'clock-started': {
       const clock = { at: event.at, minutes: event.minutes };
       return withStep(state, event.taskId, () => ({ clock }));
@@ -98,7 +102,7 @@ function step(state: DayState, event: DayEvent): DayState {
   }
 }
 
-const NOT_DONE = { doneAt: undefined, ends: undefined, clock: undefined };
+const NOT_DONE = { begunAgainAt: undefined, doneAt: undefined, ends: undefined, clock: undefined };
 
 function ended(end: StepEnd): (own: StepState) => StepState {
   return ({ doneAt = end.at, ends = [] }) => ({ doneAt, ends: [...ends, end] });

@@ -3,7 +3,7 @@ import { needsHands } from '../day/restOfDay';
 import { type DayEvent } from './dayEvent';
 import { type KitchenEvent } from './kitchenEvent';
 import { type OpenStep, openBefore } from './openBefore';
-import { progressOf, type RunningDay } from './progressOf';
+import { ownWorkOf, progressOf, type RunningDay } from './progressOf';
 import { stepClock } from './stepClock';
 import { waitEndsAt } from './stepEnd';
 import { HEAT_HOLDS_MIN, type TestedPart, testedPart } from './testedPart';
@@ -42,15 +42,17 @@ export function heldBack(event: DayEvent | KitchenEvent, running: RunningDay): H
       const task = taskOf(event.taskId);
       const ageMin = (event.at - event.endedAt) / MINUTE_MS;
       const isOld = task && testedPart(task) === 'heat' && ageMin > HEAT_HOLDS_MIN;
-      return isOld ? { kind: 'too-old', task } : undefined;
+      // A wait that was over had its own work done too.
+      return isOld ? { kind: 'too-old', task } : before(task, running, event.at, task && ownWorkOf(task));
     }
     default:
       return undefined;
   }
 }
 
-function before(task: DayTask | undefined, running: RunningDay, at: number): HeldBack | undefined {
-  const [first, ...more] = task ? openBefore(task, running, at) : [];
+function before(task: DayTask | undefined, running: RunningDay, at: number, butFor?: string): HeldBack | undefined {
+  const open = task ? openBefore(task, running, at) : [];
+  const [first, ...more] = open.filter((each) => each.task.id !== butFor);
   return first && { kind: 'before', open: [first, ...more] };
 }
 

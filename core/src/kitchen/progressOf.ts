@@ -47,11 +47,18 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
   const done = (id: string, startMin: number, endMin: number) => of.set(id, { kind: 'done', startMin, endMin });
 
   /** What was told of a step; of a wait that nobody started, from when its own work was over. */
-  const tellStep = (task: DayTask, ownWorkOverMin: number | undefined) => {
+  const tellStep = (task: DayTask, work: Progress | undefined) => {
+    const ownWorkOverMin = work?.kind === 'done' ? work.endMin : undefined;
     const step = day.steps.get(task.id);
-    const { startedAt = step?.clock?.at } = step ?? {};
-    const startMin = startedAt === undefined ? ownWorkOverMin : minuteOf(startedAt);
-    const end = step && endThatCounts(task, step, startMin === undefined ? undefined : startAt + startMin * MINUTE_MS);
+    const at = (minute: number | undefined) => (minute === undefined ? undefined : startAt + minute * MINUTE_MS);
+    const { startedAt = step?.clock?.at, begunAgainAt } = step ?? {};
+    const firstMin = startedAt === undefined ? ownWorkOverMin : minuteOf(startedAt);
+    const notBefore = work?.kind === 'running' ? at(work.startMin) : undefined;
+    const first = step && endThatCounts(task, step, at(firstMin), { from: notBefore, to: begunAgainAt });
+    // Begun once more after an end that did not count: of two starts the later holds.
+    const isAnew = !first && begunAgainAt !== undefined;
+    const startMin = isAnew ? minuteOf(begunAgainAt) : firstMin;
+    const end = isAnew && step ? endThatCounts(task, step, begunAgainAt, { from: begunAgainAt }) : first;
     if (end) {
       const endMin = minuteOf(end.at);
       const from = startMin === undefined || end.toldAt !== undefined ? endMin - task.minutes.p50 : startMin;
@@ -60,10 +67,6 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
       const endMin = step?.clock ? minuteOf(step.clock.at) + step.clock.minutes : startMin + task.minutes.p50;
       of.set(task.id, { kind: 'running', startMin, endMin: Math.max(nowMin + 1, endMin) });
     }
-  };
-  const ownWorkOf = (task: DayTask) => {
-    const waits = !needsHands(task) && task.kind !== 'process' && task.cannerId === undefined;
-    return waits ? task.after.find(({ maxLag }) => maxLag === 0)?.task : undefined;
   };
   /** By the loads and by itself, then what follows from it: waits in the order they hang together. */
   const told = new Set<string>();
@@ -75,8 +78,7 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
     if (inCanner) return of.set(task.id, inCanner);
     const own = byId.get(ownWorkOf(task) ?? '');
     if (own) tell(own);
-    const work = own && of.get(own.id);
-    return tellStep(task, work?.kind === 'done' ? work.endMin : undefined);
+    return tellStep(task, own && of.get(own.id));
   };
   for (const task of tasks) tell(task);
 
@@ -91,6 +93,7 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
   /** @param isBehind a wait of hours lies between: heat of before it is not what goes hot into jars */
   const closeBefore = (id: string, at: number, isBehind = false) => {
     const own = byId.get(id);
+    const ownWork = own && ownWorkOf(own);
     const behind = isBehind || (own !== undefined && !needsHands(own) && own.minutes.p50 >= LONG_WAIT_MIN);
     for (const { task: beforeId } of byId.get(id)?.after ?? []) {
       const task = byId.get(beforeId);
@@ -105,7 +108,8 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
         done(beforeId, Math.min(known.startMin, at), endsAt === undefined ? at : Math.min(at, minuteOf(endsAt)));
       } else {
         const part = testedPart(task);
-        if ((part === 'soak' || (part === 'heat' && !behind)) && !isPast(task)) continue;
+        const isTested = part === 'soak' || (part === 'heat' && !behind);
+        if (isTested && !isPast(task) && beforeId !== ownWork) continue;
         done(beforeId, at, at);
       }
       closeBefore(beforeId, Math.min(known?.startMin ?? at, at), behind);
@@ -115,7 +119,7 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
   // Work that was over because something else began starts its wait too.
   for (const task of tasks) {
     const work = of.get(ownWorkOf(task) ?? '');
-    if (work?.kind === 'done' && !of.has(task.id)) tellStep(task, work.endMin);
+    if (work?.kind === 'done' && !of.has(task.id)) tellStep(task, work);
   }
   const inCanner = [...loads].filter(([, { state }]) => state.startedAt !== undefined);
   return {
@@ -124,6 +128,12 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
     cannerOf: new Map(inCanner.map(([id, { cannerId }]) => [id, cannerId])),
     cannersOut: day.cannersOut,
   };
+}
+
+/** The work of hands that a wait follows at once, a soak its salting: one step of the card. */
+export function ownWorkOf(task: DayTask): string | undefined {
+  const waits = !needsHands(task) && task.kind !== 'process' && task.cannerId === undefined;
+  return waits ? task.after.find(({ maxLag }) => maxLag === 0)?.task : undefined;
 }
 
 /** Where the canner's part of a load stands; undefined for what has not begun, and for all other steps. */

@@ -24,11 +24,18 @@ export function waitEndsAt(task: DayTask, state: StepState | undefined, beganAt:
  * that it never does.
  *
  * @param beganAt of a wait, undefined where nobody told that it was begun
+ * @param within ends that may count: not before its own work was begun, not after it was begun once more
  */
-export function endThatCounts(task: DayTask, state: StepState, beganAt: number | undefined): StepEnd | undefined {
+export function endThatCounts(
+  task: DayTask,
+  state: StepState,
+  beganAt: number | undefined,
+  { from = -Infinity, to = Infinity }: { readonly from?: number; readonly to?: number } = {},
+): StepEnd | undefined {
   const part = testedPart(task);
   const endsAt = beganAt === undefined ? undefined : waitEndsAt(task, state, beganAt);
   return state.ends?.find((end) => {
+    if (end.at < from || end.at > to) return false;
     if (end.toldAt !== undefined) return part !== 'heat' || end.toldAt - end.at <= HEAT_HOLDS_MIN * MINUTE_MS;
     if (endsAt === undefined || end.at >= endsAt) return true;
     return end.sure === true && part === undefined;

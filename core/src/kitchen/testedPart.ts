@@ -8,7 +8,7 @@ export type TestedPart = 'heat' | 'soak';
 
 /** Food goes into hot jars hot, acid into each of them. Handbook rules 2 and 3; the cards' own steps. */
 const HEAT =
-  /^(?:boil-(?!brine|to-set|30-peel)|full-boil|combine-boil|crush-heat|cook-soft|simmer|reheat|heat-(?!up)|acid|hot-brine|sterile)/;
+  /^(?:boil-(?!brine|to-set|30-peel)|full-boil|combine-boil|crush-heat|cook-soft|simmer|reheat|heat-(?!up)|acid|add-lemon|add-vinegar|hot-brine|sterile)/;
 
 /** What a pickle is firmed, salted or soured by. The cards' own steps. */
 const SOAK = /(?:^|-)(?:soak|salt|lime|ferment|marinate)(?:-|$)/;
