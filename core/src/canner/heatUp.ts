@@ -21,6 +21,14 @@ const SPREAD = { low: 0.75, high: 1.4 };
 
 /** Water at loading: 180 F for hot packs, 140 F for raw ones. Handbook rule 6. */
 export const LOADING_F = { hot: 180, raw: 140 } as const;
+/** A low-temperature bath takes its jars in water of 120 to 140 F and is held at 180 to 185 F. Handbook rule 8. */
+const BATH_F = { loading: 130, held: 182 } as const;
+/** Water that is hotter than this is cooled before jars of less go in. */
+const RAW_BELOW_F = 160;
+/** Hot water ladled out, and as much cold poured in, litres a minute; then stirred and measured. Common practice. */
+const LADLE_LITRES_PER_MINUTE = 3;
+const POUR_LITRES_PER_MINUTE = 6;
+const MEASURE_MINUTES = 1.5;
 /** Food as it goes into the jars. Common practice. */
 const CONTENTS_F = { hot: 185, raw: 85 } as const;
 /** Water from the tap. Common practice. */
@@ -57,12 +65,12 @@ export interface HeatUpQuestion {
 export function heatUpMinutes(question: HeatUpQuestion, taken: readonly number[] = []): Range {
   if (taken.length > 0) return asTaken(taken);
   const { canner, jar, jars, pack, altitudeFt, method } = question;
-  const boilF = boilingPointF(altitudeFt);
+  const targetF = method === 'low-temperature-bath' ? BATH_F.held : boilingPointF(altitudeFt);
   const food = jars * jarLitres(jar);
   const water = waterLitres(canner, question) ?? 0;
   const kJ =
-    water * WATER_KJ * celsius(boilF - LOADING_F[pack]) +
-    CONTENTS_PART * celsius(Math.max(0, boilF - CONTENTS_F[pack])) * food * (FOOD_KJ + GLASS_KJ * GLASS_KG_PER_LITRE);
+    water * WATER_KJ * celsius(targetF - loadingF(question)) +
+    CONTENTS_PART * celsius(Math.max(0, targetF - CONTENTS_F[pack])) * food * (FOOD_KJ + GLASS_KJ * GLASS_KG_PER_LITRE);
   const minutes = toMinutes(kJ, question) + extra(method);
   return spread(minutes);
 }
@@ -70,7 +78,30 @@ export function heatUpMinutes(question: HeatUpQuestion, taken: readonly number[]
 /** Minutes from cold water to hot enough for the jars. */
 export function preheatMinutes(question: HeatUpQuestion): Range {
   const water = waterLitres(question.canner, question) ?? 0;
-  return spread(toMinutes(water * WATER_KJ * celsius(LOADING_F[question.pack] - TAP_F), question));
+  return spread(toMinutes(water * WATER_KJ * celsius(loadingF(question) - TAP_F), question));
+}
+
+/** How hot the water is when the jars go in. Handbook rules 6 and 8. */
+export function loadingF({ method, pack }: Pick<HeatUpQuestion, 'method' | 'pack'>): number {
+  return method === 'low-temperature-bath' ? BATH_F.loading : LOADING_F[pack];
+}
+
+/** Whether jars would crack in a canner that has just boiled: raw ones, and those of a low-temperature bath. */
+export function wantsCoolWater(question: Pick<HeatUpQuestion, 'method' | 'pack'>): boolean {
+  return loadingF(question) < RAW_BELOW_F;
+}
+
+/**
+ * What brings a canner from the boil down to where raw jars may go in: so much hot water out, as much cold in.
+ *
+ * Source: an energy balance of mixing, water of the boiling point with water from the tap.
+ */
+export function coolDown(question: HeatUpQuestion): { readonly litres: number; readonly minutes: Range } {
+  const boilF = boilingPointF(question.altitudeFt);
+  const water = waterLitres(question.canner, question) ?? 0;
+  const litres = (water * (boilF - loadingF(question))) / (boilF - TAP_F);
+  const minutes = litres / LADLE_LITRES_PER_MINUTE + litres / POUR_LITRES_PER_MINUTE + MEASURE_MINUTES;
+  return { litres, minutes: spread(minutes) };
 }
 
 function extra(method: Method): number {

@@ -1,5 +1,14 @@
 import { type Canner, isPressure, type OwnJar } from '../canner/canner';
-import { asTaken, heatUpKey, type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
+import {
+  asTaken,
+  coolDown,
+  heatUpKey,
+  type HeatUpQuestion,
+  heatUpMinutes,
+  loadingF,
+  preheatMinutes,
+  wantsCoolWater,
+} from '../canner/heatUp';
 import { COOL_MINUTES, restMinutes } from '../canner/restMinutes';
 import { CROP_NAMES, isCrop } from '../handbook/crops';
 import { sterilizeJars } from '../process/sterilizeJars';
@@ -106,6 +115,16 @@ export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProble
       }),
   );
   const used = [...new Set(loads.map(({ canner }) => canner))];
+  const tasks = [
+    ...used.map((canner) =>
+      preheat(
+        canner,
+        loads.filter((other) => other.canner === canner),
+        kitchen,
+      ),
+    ),
+    ...batches.flatMap((batch) => batchTasks(batch, batches, kitchen)),
+  ];
   return {
     resources: dayResources(
       kitchen.setup,
@@ -113,16 +132,10 @@ export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProble
       kitchen.startMinute,
       toolsNamedBy(batches),
     ),
-    tasks: [
-      ...used.map((canner) =>
-        preheat(
-          canner,
-          loads.filter((other) => other.canner === canner),
-          kitchen,
-        ),
-      ),
-      ...batches.flatMap((batch) => batchTasks(batch, batches, kitchen)),
-    ],
+    tasks: used.reduce<DayTask[]>((all, canner) => {
+      const own = loads.filter((other) => other.canner === canner);
+      return withCooling(all, canner, own, kitchen);
+    }, tasks),
   };
 }
 
@@ -157,6 +170,81 @@ function preheat(canner: Canner, loads: readonly LoadInCanner[], kitchen: DayKit
     late: true,
     cannerId: canner.id,
   };
+}
+
+/** What the pace of cooling a canner down is learned by. */
+const COOL_WATER_STEP = 'cool-water';
+const QUARTS_PER_LITRE = 1 / 0.946353;
+/**
+ * Jars go in at once when the water is right: the hot metal warms it again. Shorter than lifting out, so that no other jars are
+ * in or come out between the two.
+ */
+const COOLED_HOLD_MIN = 3;
+
+/**
+ * Raw jars never go into a canner that has boiled: cold water brings it down before them, hot water out first. Where all of a
+ * canner's jars are raw the first of its loads needs none, since its water is heated no further; the load that can be ready
+ * first is that one.
+ */
+function withCooling(
+  tasks: readonly DayTask[],
+  canner: Canner,
+  loads: readonly LoadInCanner[],
+  kitchen: DayKitchen,
+): DayTask[] {
+  const raw = loads.filter((load) => wantsCoolWater(questionOf(load, kitchen)));
+  if (loads.length < 2 || raw.length === 0) return [...tasks];
+  const first = raw.length === loads.length ? soonest(raw, tasks) : undefined;
+  const cooled = raw
+    .filter((load) => load !== first)
+    .map((load) => coolTask(load, canner, first && `unload ${first.load.id}`, kitchen));
+  const before = new Map(cooled.map((task) => [`load ${task.loadId}`, task]));
+  return tasks.flatMap((task) => {
+    const cool = before.get(task.id);
+    if (!cool) return [task];
+    return [cool, { ...task, after: [...task.after, { task: cool.id, maxLag: COOLED_HOLD_MIN }] }];
+  });
+}
+
+function coolTask(own: LoadInCanner, canner: Canner, after: string | undefined, kitchen: DayKitchen): DayTask {
+  const question = questionOf(own, kitchen);
+  const { litres, minutes } = coolDown(question);
+  const { p10, p50, p90 } = minutes;
+  const pace = paceOf(COOL_WATER_STEP, kitchen);
+  const metric = kitchen.setup.units === 'metric';
+  const out = metric
+    ? `${Math.max(1, Math.round(litres))} l`
+    : `${Math.max(1, Math.round(litres * QUARTS_PER_LITRE))} qt`;
+  const degrees = loadingF(question);
+  const to = metric ? `${Math.round((degrees - 32) / 1.8)} °C` : `${degrees} F`;
+  return {
+    id: `cool-water ${own.load.id}`,
+    kind: 'cool-water',
+    step: COOL_WATER_STEP,
+    words: `Cool the water to ${to}: ${out} out, as much cold in`,
+    minutes: whole({ p10: p10 * pace, p50: p50 * pace, p90: p90 * pace }),
+    needs: { [cannerResource(canner.id)]: 1, [HANDS]: 1 },
+    after: [{ task: after ?? `preheat ${canner.id}` }],
+    batchId: own.batch.id,
+    loadId: own.load.id,
+    cannerId: canner.id,
+  };
+}
+
+/** The load whose jars can be ready before those of the others, with nothing in its way. */
+function soonest(loads: readonly LoadInCanner[], tasks: readonly DayTask[]): LoadInCanner | undefined {
+  const byId = new Map(tasks.map((task) => [task.id, task]));
+  const known = new Map<string, number>();
+  const startOf = (id: string): number => {
+    const before = known.get(id);
+    if (before !== undefined) return before;
+    const ends = (byId.get(id)?.after ?? []).map((lag) => startOf(lag.task) + (byId.get(lag.task)?.minutes.p50 ?? 0));
+    const start = Math.max(0, ...ends);
+    known.set(id, start);
+    return start;
+  };
+  const at = loads.map(({ load }) => startOf(`load ${load.id}`));
+  return loads[at.indexOf(Math.min(...at))];
 }
 
 function questionOf({ batch, load, canner }: LoadInCanner, { ownJars }: DayKitchen): HeatUpQuestion {

@@ -12,6 +12,7 @@ import { type ScheduleSearch, startSearch } from './search/searchSchedule';
 import { unmetRule } from './search/unmetRule';
 import { type DayProgress, restOfDay } from './restOfDay';
 import { settled } from './settled';
+import { heatedFor, hotTooLong } from './waterInTime';
 
 export interface DayPlan {
   readonly tasks: readonly ScheduledTask[];
@@ -124,7 +125,7 @@ function planWith(question: DayQuestion, unsaved: readonly string[]): DayPlanner
     const problem = problemOf(question, cannerOf);
     const search = startSearch(scheduleProblemOf(problem), { seed: question.seed });
     if (search.kind === 'ruleNotMet') unmet ??= inWords(search, problem, question.canners);
-    else open.push({ cannerOf, problem, search });
+    else open.push({ cannerOf, problem, search, heatedFor: new Map() });
   }
   if (open.length === 0 && unmet) return { kind: 'refusal', cause: 'rules', unmet };
   const run = new Run(question, unsaved, open, complete ? undefined : boundOfAny(question, open));
@@ -158,21 +159,27 @@ function boundOfAny(question: DayQuestion, ways: readonly Way[]): number {
 
 interface Way {
   readonly cannerOf: Assignment;
+  /** Which task each canner's water is heated for, where that is asked for. */
+  readonly heatedFor: ReadonlyMap<string, string>;
   readonly problem: DayProblem;
   readonly search: ScheduleSearch;
 }
 
 class Run {
   private nodes = 0;
+  private readonly ways: Way[];
+  private readonly looked = new Map<Way, { readonly makespan: number; readonly early: ReadonlyMap<string, string> }>();
   private shown: { way: Way; makespan: number; tasks: readonly ScheduledTask[]; cannerOf: Assignment } | undefined;
 
   constructor(
     private readonly question: DayQuestion,
     private readonly unsaved: readonly string[],
-    private readonly ways: readonly Way[],
+    ways: readonly Way[],
     /** Where ways were left out: a bound that holds for them too. */
     private readonly boundOfRest?: number,
-  ) {}
+  ) {
+    this.ways = [...ways];
+  }
 
   get state(): DaySearchState {
     const way = this.best();
@@ -205,29 +212,63 @@ class Run {
     return this.state;
   }
 
+  /** The way that is over first, with water that is hot in time; one with water that stands hot too long only where there is no other. */
   private best(): Way | undefined {
     const planned = this.ways.filter(({ search }) => search.state.makespan !== undefined);
-    return least(planned, ({ search }) => search.state.makespan as number);
+    const inTime = planned.filter((way) => this.waterOf(way).size === 0);
+    return least(inTime.length > 0 ? inTime : planned, ({ search }) => search.state.makespan as number);
   }
 
-  /** The way that could still win, the lowest bound first, and among equals the least searched. */
-  private next(): Way | undefined {
-    const end = this.best()?.search.state.makespan ?? Infinity;
-    const open = this.ways.filter(
-      ({ search: { state } }) => !state.proven && !state.impossible && state.lowerBound < end,
+  /** The canners whose water a way heats too early. Each way that does is searched once more with its water tied to its jars. */
+  private waterOf(way: Way): ReadonlyMap<string, string> {
+    const makespan = way.search.state.makespan as number;
+    const known = this.looked.get(way);
+    if (known?.makespan === makespan) return known.early;
+    const early = hotTooLong(this.placed(way));
+    this.looked.set(way, { makespan, early });
+    const asked = new Map([...way.heatedFor, ...early]);
+    const isKnown = this.ways.some(
+      ({ cannerOf, heatedFor: other }) =>
+        cannerOf === way.cannerOf &&
+        other.size === asked.size &&
+        [...asked].every(([id, task]) => other.get(id) === task),
     );
-    return least(open, ({ search: { state } }) => state.lowerBound + state.nodes * 1e-6);
+    if (early.size > 0 && !isKnown) {
+      const problem = heatedFor(way.problem, asked);
+      const search = startSearch(scheduleProblemOf(problem), { seed: this.question.seed });
+      if (search.kind !== 'ruleNotMet') this.ways.push({ ...way, heatedFor: asked, problem, search });
+    }
+    return early;
   }
 
-  /** The schedule with its loads in the order of their numbers, as far as they stand for each other. */
-  private shownFor(way: Way, makespan: number): Pick<DayPlan, 'tasks' | 'cannerOf'> {
-    if (this.shown?.way === way && this.shown.makespan === makespan) return this.shown;
+  private placed(way: Way): ScheduledTask[] {
     const byId = new Map(way.problem.tasks.map((task) => [task.id, task]));
     const placed = (way.search.state.tasks ?? []).flatMap(({ id, start, end }): ScheduledTask[] => {
       const task = byId.get(id);
       return task ? [{ task, startMin: start, endMin: end }] : [];
     });
-    const laid = settled(way.problem, placed);
+    return settled(way.problem, placed);
+  }
+
+  /** The way that could still win, the lowest bound first, and among equals the least searched. */
+  private next(): Way | undefined {
+    const best = this.best();
+    const isInTime = best !== undefined && this.waterOf(best).size === 0;
+    const end = isInTime ? (best.search.state.makespan as number) : Infinity;
+    const open = this.ways.filter(
+      ({ search: { state } }) => !state.proven && !state.impossible && state.lowerBound < end,
+    );
+    // Until there is a plan with water in time, ways whose water is early stand back for those it is tied in.
+    const first = isInTime
+      ? open
+      : open.filter((way) => way.search.state.makespan === undefined || this.waterOf(way).size === 0);
+    return least(first.length > 0 ? first : open, ({ search: { state } }) => state.lowerBound + state.nodes * 1e-6);
+  }
+
+  /** The schedule with its loads in the order of their numbers, as far as they stand for each other. */
+  private shownFor(way: Way, makespan: number): Pick<DayPlan, 'tasks' | 'cannerOf'> {
+    if (this.shown?.way === way && this.shown.makespan === makespan) return this.shown;
+    const laid = this.placed(way);
     // What has begun keeps its name: loads are only told apart before that.
     const { tasks, cannerOf } = this.question.progress
       ? { tasks: laid, cannerOf: way.cannerOf }
