@@ -27,8 +27,15 @@ const batchOf = ([product, pack, processMinutes]: Kind, loads: number, k: number
   loads: Array.from({ length: loads }, (_, i) => ({ id: `b${k} l${i}`, number: i + 1, jars: 8 })),
 });
 
-function planned(batches: readonly Batch[], pots: number, startMinute: number, setup: KitchenSetup = USUAL_KITCHEN) {
-  const question = { batches, canners: [pot, second].slice(0, pots), setup, startMinute };
+function planned(
+  batches: readonly Batch[],
+  pots: number,
+  startMinute: number,
+  more: { setup?: KitchenSetup; watts?: number } = {},
+) {
+  const { setup = USUAL_KITCHEN, watts = pot.burnerWatts } = more;
+  const canners = [pot, second].slice(0, pots).map((each) => ({ ...each, burnerWatts: watts }));
+  const question = { batches, canners, setup, startMinute };
   const planner = planDay(question);
   if (planner.kind === 'refusal') throw new Error(JSON.stringify(planner));
   const { plan } = planner.step(1_500);
@@ -90,6 +97,16 @@ test('no raw jars go into a canner that has boiled or is hot for others, and no 
     { numRuns: 60, seed: 20_260_829 },
   );
   expect(seen).toBeGreaterThan(50);
+});
+
+test('no canner heats in the evening for jars of the next morning, however slow its burner: the jars wait for it', () => {
+  const cook = { name: 'Cook', fromMin: 6 * 60, toMin: 21 * 60, breaks: [] };
+  const juice = batchOf(['grape-juice', 'hot', 5], 1, 0);
+  for (const startHour of [14, 15, 16, 17]) {
+    const day = planned([juice], 1, startHour * 60, { setup: { ...USUAL_KITCHEN, cooks: [cook] }, watts: 650 });
+    expect(day?.broken).toEqual([]);
+    expect(cannerFaults(day!.tasks, [juice])).toEqual([]);
+  }
 });
 
 test('cold water in for hot water out mixes to the heat that the jars want, and a bath is heated to 182 F, not to the boil', () => {
