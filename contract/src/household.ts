@@ -48,6 +48,8 @@ export const CannerSchema = v.pipe(
     electric: v.optional(v.boolean(), false),
     /** It times itself once it is started: its own minutes are told then. */
     timesItself: v.optional(v.boolean(), false),
+    /** Its lid locks while it heats: nobody sees the boil. */
+    lidLocks: v.optional(v.boolean(), false),
     testFits: v.optional(
       v.pipe(
         v.array(v.object({ jar: Jar, jars: v.pipe(Places, v.minValue(1, 'must be 1 or more')) })),

@@ -210,7 +210,7 @@ test('a soak past midnight keeps its day: the brine is told in the morning, and 
   await until(page, soak);
   const day = (await state()).now;
   await test.step('what follows asks first, and nothing is told', async () => {
-    await until(page, page.getByRole('alert').filter({ hasText: 'its time is part of the recipe' }));
+    await until(page, page.getByRole('alert').filter({ hasText: 'its time is part of what was tested' }));
     expect((await state()).dayEvents.some(({ taskId }) => taskId?.startsWith('drain'))).toBe(false);
   });
   await later(12 * 60);

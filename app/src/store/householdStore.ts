@@ -84,6 +84,7 @@ const NEW_IN_A_CANNER = {
   burnerWatts: USUAL_BURNER_WATTS,
   electric: false,
   timesItself: false,
+  lidLocks: false,
   testFits: [],
 } as const;
 

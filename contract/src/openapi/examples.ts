@@ -119,6 +119,7 @@ export const EXAMPLES = {
         burnerWatts: 1_800,
         electric: false,
         timesItself: false,
+        lidLocks: false,
         testFits: [{ jar: 'pint', jars: 9 }],
       },
     ],

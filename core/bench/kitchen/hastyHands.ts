@@ -115,7 +115,7 @@ function oneTap(
   { id, at }: { readonly id: string; readonly at: number },
 ): DayEvent | KitchenEvent {
   const { tasks, loads } = running;
-  const steps = tasks.filter(({ cannerId }) => cannerId === undefined);
+  const steps = tasks.filter(({ cannerId, kind }) => cannerId === undefined || kind === 'cool-water');
   const loadId = chance.oneOf([...loads.keys()]);
   const { phase } = loads.get(loadId)?.state ?? {};
   if (phase !== 'planned' && chance.uniform(0, 1) < 0.6) {

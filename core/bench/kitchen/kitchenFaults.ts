@@ -46,8 +46,10 @@ function tapFaults(day: HastyDay, { event, tasks }: Tap, before: readonly Tap[])
   const loadIds = own !== undefined ? [own] : told ? loadsOf(day, told) : [];
   const isIn = (id: string) => before.some((tap) => tap.event.type === 'load-started' && tap.event.loadId === id);
   if (loadIds.length > 0 && loadIds.every(isIn)) return [];
-  if (event.type === 'load-started')
-    return orderFaults(day, known, known.task(`load ${event.loadId}`), before, event.at);
+  if (event.type === 'load-started') {
+    const task = known.task(`load ${event.loadId}`);
+    return [...orderFaults(day, known, task, before, event.at), ...coolFaults(known, task, before)];
+  }
   if (event.type === 'step-started') {
     // Begun once more is no new beginning for what comes before it.
     const work = told?.after.find(({ maxLag }) => maxLag === 0)?.task ?? '';
@@ -84,6 +86,14 @@ function orderFaults(
     }
     return isOver(known, each, before, at) ? [] : [`${task.id} at ${at / MIN}: ${each.id} was needed and not over`];
   });
+}
+
+/** No raw jars into a canner that has boiled, unless somebody told that its water is cool. */
+function coolFaults(known: Known, task: DayTask | undefined, before: readonly Tap[]): string[] {
+  const hasBoiled = before.some(({ event }) => event.type === 'load-started');
+  const cool = task?.after.map((lag) => known.task(lag.task)).find((each) => each?.kind === 'cool-water');
+  if (!hasBoiled || !cool || events(before, cool.id).length > 0) return [];
+  return [`${task?.id}: raw jars into boiling water`];
 }
 
 /** Hot is hot for an hour. */
@@ -181,9 +191,8 @@ function of(tasks: readonly DayTask[]): Known {
     const own = found.get(task);
     if (own) return own;
     const direct = task.after.flatMap(({ task: id }) => byId.get(id) ?? []);
-    const all = [...new Set(direct.flatMap((each) => [each, ...ancestors(each)]))].filter(
-      ({ cannerId }) => cannerId === undefined,
-    );
+    const ofKitchen = direct.filter(({ cannerId }) => cannerId === undefined);
+    const all = [...new Set(ofKitchen.flatMap((each) => [each, ...ancestors(each)]))];
     found.set(task, all);
     return all;
   };

@@ -26,6 +26,8 @@ export interface Canner {
   readonly electric: boolean;
   /** It times itself once it is started. */
   readonly timesItself: boolean;
+  /** Its lid locks while it heats: nobody sees the boil. */
+  readonly lidLocks: boolean;
   /** Jars the household has stood in it itself: they rule over what is declared. */
   readonly testFits: readonly TestFit[];
 }
@@ -45,8 +47,14 @@ export interface OwnJar {
 /** Heat that reaches a pot from a common large burner. Common practice. */
 export const USUAL_BURNER_WATTS = 1_800;
 
-/** The ways of processing a canner serves. */
-export function methodsOf({ method, alsoBoilingWater }: Canner): Method[] {
+/** Whether nobody can say when it boils: the lid is locked, and it does not time itself. No clock may start on it. */
+export function boilsUnseen({ lidLocks, timesItself }: Pick<Canner, 'lidLocks' | 'timesItself'>): boolean {
+  return lidLocks === true && !timesItself;
+}
+
+/** The ways of processing a canner serves; none where its boil cannot be seen. */
+export function methodsOf({ method, alsoBoilingWater, ...lid }: Canner): Method[] {
+  if (boilsUnseen(lid)) return [];
   const asPot: Method[] = ['boiling-water', 'low-temperature-bath'];
   if (method === 'boiling-water') return asPot;
   return alsoBoilingWater && isPressure(method) ? [method, ...asPot] : [method];

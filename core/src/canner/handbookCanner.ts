@@ -20,6 +20,7 @@ export function handbookCanner(row: CannerRow, { id, name = row.canner }: { id: 
     burnerWatts: USUAL_BURNER_WATTS,
     electric: false,
     timesItself: false,
+    lidLocks: false,
     testFits: [],
   };
 }

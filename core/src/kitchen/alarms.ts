@@ -17,7 +17,21 @@ const CALLS_FOR_MS = 12 * 60 * MINUTE_MS;
 const LOOK_EVERY_MIN = 5;
 
 /** Different kinds sound different. */
-export type AlarmKind = 'time-up' | 'rest-over' | 'vent-over' | 'step-over' | 'ask' | 'stir' | 'thermometer' | 'start';
+export type AlarmKind =
+  | 'time-up'
+  | 'rest-over'
+  | 'vent-over'
+  | 'step-over'
+  | 'ask'
+  | 'stir'
+  | 'thermometer'
+  /** Water is to be put on now. */
+  | 'start'
+  /** Filled jars stand and cool. */
+  | 'jars-wait';
+
+/** Filled jars that stand longer lose their heat. Common practice. */
+const FILLED_WAIT_MIN = 15;
 
 /** Something that calls until it is answered. */
 export interface Alarm {
@@ -34,11 +48,24 @@ export interface Alarm {
 
 /**
  * All calls of a day that have come due, answered or not, the oldest first. Derived from what was told: a screen that was
- * off, or was opened only now, knows the same ones.
+ * off, or was opened only now, knows the same ones. Nothing was due before the day began.
+ *
+ * @param laid when each step comes as the day goes now, minutes from its start; where that is not known, as it was planned
  */
-export function alarmsOf(running: RunningDay, progress: DayProgress, now: number): Alarm[] {
-  const all = [...loadAlarms(running, now), ...stepAlarms(running, progress, now)];
-  return all.filter(({ dueAt }) => dueAt <= now).sort((a, b) => a.dueAt - b.dueAt);
+export function alarmsOf(
+  running: RunningDay,
+  progress: DayProgress,
+  now: number,
+  laid?: ReadonlyMap<string, number>,
+): Alarm[] {
+  const all = [
+    ...loadAlarms(running, now),
+    ...stepAlarms(running, progress, now),
+    ...running.tasks.flatMap((task) => waterAlarms(task, running, progress, laid, now)),
+    ...running.tasks.flatMap((task) => waitingJars(task, running, progress)),
+  ];
+  const began = running.day.startedAt ?? -Infinity;
+  return all.filter(({ dueAt }) => dueAt <= now && dueAt >= began).sort((a, b) => a.dueAt - b.dueAt);
 }
 
 /** Those that call now; a day that was left as it stood does not call for ever. */
@@ -46,9 +73,9 @@ export function ringing(alarms: readonly Alarm[], now: number): Alarm[] {
   return alarms.filter(({ answeredAt, dueAt }) => answeredAt === undefined && now - dueAt < CALLS_FOR_MS);
 }
 
-/** Those that nobody answered in time. */
+/** Those that nobody answered in time. That water was to be put on is told as long as it is to be. */
 export function missed(alarms: readonly Alarm[], now: number): Alarm[] {
-  return alarms.filter(({ dueAt, answeredAt = now }) => answeredAt - dueAt > MISSED_AFTER_MS);
+  return alarms.filter(({ kind, dueAt, answeredAt = now }) => kind !== 'start' && answeredAt - dueAt > MISSED_AFTER_MS);
 }
 
 function loadAlarms({ day, loads }: RunningDay, now: number): Alarm[] {
@@ -88,11 +115,10 @@ function stepAlarms(running: RunningDay, { of }: DayProgress, now: number): Alar
     const own = of.get(task.id);
     const state = day.steps.get(task.id);
     const taskId = task.id;
-    const starts = startAlarms(task, running, state?.startedAt, now);
-    if (!own) return starts;
+    if (!own) return [];
     const clock = stepClock(task);
     const beganAt = startAt + own.startMin * MINUTE_MS;
-    const alarms = state?.startedAt === undefined ? [] : [...starts];
+    const alarms: Alarm[] = [];
     const ended = own.kind === 'done' ? startAt + own.endMin * MINUTE_MS : undefined;
     const reading = readStep(clock, { ...own, kind: 'running' }, state, { startAt, now });
     if (reading?.endsAt !== undefined) {
@@ -100,7 +126,9 @@ function stepAlarms(running: RunningDay, { of }: DayProgress, now: number): Alar
       const answer = ended === undefined ? {} : { answeredAt: ended };
       alarms.push({ id: `${kind} ${taskId} ${reading.endsAt}`, kind, taskId, dueAt: reading.endsAt, ...answer });
     }
-    if (clock.everyMin !== undefined) {
+    // What was done before anybody told called nobody.
+    const wasSeen = own.kind === 'running' || (state?.startedAt !== undefined && state.ends?.[0]?.toldAt === undefined);
+    if (clock.everyMin !== undefined && wasSeen) {
       const stirs = every(clock.everyMin, beganAt, Math.min(now, ended ?? now), `stir ${taskId}`, day.answered, ended);
       alarms.push(
         ...stirs.map((each) => ({
@@ -115,17 +143,59 @@ function stepAlarms(running: RunningDay, { of }: DayProgress, now: number): Alar
   });
 }
 
-/** A canner that must be put on now, or its water is cold when the jars are ready. */
-function startAlarms(
-  { id, kind, after }: DayTask,
-  { day }: RunningDay,
-  startedAt: number | undefined,
+/**
+ * A canner that must be put on now, or its water is cold when the jars are ready: by how the day goes in fact, which is earlier
+ * or later than it was planned.
+ */
+function waterAlarms(
+  { id, kind }: DayTask,
+  { day, startAt }: RunningDay,
+  { of, nowMin }: DayProgress,
+  laid: ReadonlyMap<string, number> | undefined,
   now: number,
 ): Alarm[] {
-  const dueAt = day.order?.startAt[id];
-  if (kind !== 'preheat' || after.length > 0 || dueAt === undefined || dueAt > now) return [];
-  const answer = startedAt === undefined ? {} : { answeredAt: startedAt };
-  return [{ id: `start ${id}`, kind: 'start', taskId: id, dueAt, ...answer }];
+  if (kind !== 'preheat' || of.has(id)) return [];
+  const planned = day.order?.startAt[id];
+  const laidMin = laid?.get(id);
+  const isDue = laidMin === undefined ? planned !== undefined && planned <= now : laidMin <= nowMin;
+  if (!isDue) return [];
+  return [
+    {
+      id: `start ${id}`,
+      kind: 'start',
+      taskId: id,
+      dueAt: laidMin === undefined ? (planned ?? now) : Math.min(now, startAt + laidMin * MINUTE_MS),
+    },
+  ];
+}
+
+/** Jars that are filled and closed, and not in their canner a quarter of an hour later. */
+function waitingJars(
+  { id, kind, loadId, after }: DayTask,
+  { tasks, loads, startAt }: RunningDay,
+  { of }: DayProgress,
+): Alarm[] {
+  const load = loads.get(loadId ?? '');
+  if (kind !== 'load' || !load) return [];
+  const fills = after.flatMap((lag) => tasks.filter((task) => task.id === lag.task && task.kind === 'fill'));
+  const ends = fills.flatMap((task) => {
+    const own = of.get(task.id);
+    return own?.kind === 'done' ? [own.endMin] : [];
+  });
+  if (fills.length === 0 || ends.length < fills.length) return [];
+  const dueAt = startAt + (Math.max(...ends) + FILLED_WAIT_MIN) * MINUTE_MS;
+  const { startedAt } = load.state;
+  // In it before that, nobody was called.
+  if (startedAt !== undefined && startedAt <= dueAt) return [];
+  return [
+    {
+      id: `jars-wait ${id}`,
+      kind: 'jars-wait',
+      ...(loadId !== undefined && { loadId }),
+      dueAt,
+      ...(startedAt !== undefined && { answeredAt: startedAt }),
+    },
+  ];
 }
 
 /** A call every so many minutes; the next one takes the place of one that nobody answered, and the end that of the last. */

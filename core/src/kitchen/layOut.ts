@@ -59,9 +59,24 @@ function inOrder(
     return placed ? [placed] : [];
   });
   const endOf = (tasks: readonly ScheduledTask[]) => Math.max(0, ...tasks.map(({ endMin }) => endMin));
+  const isBetter = (way: readonly ScheduledTask[], best: readonly ScheduledTask[]) => {
+    const [sooner, waits] = [endOf(best) - endOf(way), filledWait(best, rest) - filledWait(way, rest)];
+    return sooner > 0 || (sooner === 0 && waits > 0);
+  };
   return ways.reduce<ScheduledTask[] | undefined>(
-    (best, way) => (best && endOf(best) <= endOf(way) ? best : way),
+    (best, way) => (best && !isBetter(way, best) ? best : way),
     undefined,
+  );
+}
+
+/** Minutes until jars that are filled by now go into their canners, all together: they cool while they stand. */
+function filledWait(placed: readonly ScheduledTask[], { tasks }: DayProblem): number {
+  const toFill = new Set(
+    tasks.flatMap(({ kind, loadId }) => (kind === 'fill' && loadId !== undefined ? [loadId] : [])),
+  );
+  return placed.reduce(
+    (sum, { task, startMin }) => (task.kind === 'load' && !toFill.has(task.loadId ?? '') ? sum + startMin : sum),
+    0,
   );
 }
 

@@ -38,8 +38,9 @@ export function openBefore(
       const before = byId.get(id);
       if (!before || seen.has(id)) continue;
       seen.add(id);
-      look(before);
-      const found = isKitchenStep(before) && stillOpen(before, of, running, progress, at);
+      // What comes before a canner's water is the load before it: that has keys of its own.
+      if (before.cannerId === undefined) look(before);
+      const found = isKitchenStep(before, running) && stillOpen(before, of, running, progress, at);
       if (found) open.push(found);
     }
   };
@@ -47,9 +48,13 @@ export function openBefore(
   return open;
 }
 
-/** Canners have their own clocks and keys; the water that jars go into has not. */
-function isKitchenStep({ cannerId, kind }: DayTask): boolean {
-  return cannerId === undefined || kind === 'cool-water';
+/** Canners have their own clocks and keys; the water that raw jars go into has not, once the canner has boiled. */
+function isKitchenStep({ cannerId, kind }: DayTask, { loads }: RunningDay): boolean {
+  if (cannerId === undefined) return true;
+  const hasBoiled = [...loads.values()].some(
+    (load) => load.cannerId === cannerId && load.state.startedAt !== undefined,
+  );
+  return kind === 'cool-water' && hasBoiled;
 }
 
 function stillOpen(

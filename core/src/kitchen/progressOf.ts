@@ -99,6 +99,8 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
       const task = byId.get(beforeId);
       const known = of.get(beforeId);
       if (!task || known?.kind === 'done') continue;
+      // A load is where its own taps say it is.
+      if (task.cannerId !== undefined && task.kind !== 'preheat' && task.kind !== 'cool-water') continue;
       if (known) {
         const beganAt = startAt + known.startMin * MINUTE_MS;
         const asks = !needsHands(task) && stepClock(task).asks !== undefined;

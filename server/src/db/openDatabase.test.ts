@@ -87,7 +87,7 @@ async function fileOfVersion(count: number): Promise<string> {
   return file;
 }
 
-test.each([1, 2, 3, 4, 5, 6, 7, 8])(
+test.each([1, 2, 3, 4, 5, 6, 7, 8, 9])(
   'a file of version %d is brought to the newest, and everything in it is kept',
   async (version) => {
     const db = await openDatabase(await fileOfVersion(version));
@@ -105,6 +105,7 @@ test.each([1, 2, 3, 4, 5, 6, 7, 8])(
             electric: false,
             alsoBoilingWater: false,
             timesItself: false,
+            lidLocks: false,
             testFits: [],
           },
         ],

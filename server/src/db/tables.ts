@@ -171,6 +171,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       burnerWatts: DOUBLE,
       electric: BOOLEAN,
       timesItself: BOOLEAN,
+      lidLocks: BOOLEAN,
       testFits: JSON,
     }),
     picks: table('picks', {

@@ -76,6 +76,7 @@ export function householdFrom(draft: HouseholdDraft, altitudeFt: number | null, 
     burnerWatts: USUAL_BURNER_WATTS,
     electric: false,
     timesItself: false,
+    lidLocks: false,
     testFits: [],
     // Another kind of canner is another vessel: what was told of the old one does not hold for it.
     ...(row ? {} : known),

@@ -1,4 +1,5 @@
 import { type CannerMethod, isPressure } from '@hoddle/core/canner/canner';
+import { type Way } from '@hoddle/core/process/method';
 import { type Batch, jarsOf, nameOf } from '@hoddle/core/day/batch';
 import { beforeYouStart } from '@hoddle/core/day/beforeYouStart';
 import { madeBefore } from '@hoddle/core/day/daySequence';
@@ -33,6 +34,7 @@ function Lists({ day }: { day: Day }) {
   const wide = useIsWide();
   const { household } = useHousehold();
   const used = household.canners.filter(({ id }) => day.loads.some(({ cannerId }) => cannerId === id));
+  const wayIn = (cannerId: string) => day.loads.find((load) => load.cannerId === cannerId)?.batch.method;
   const { jars, lids, tools } = beforeYouStart(day.batches);
   const all = jars.reduce((sum, entry) => sum + entry.jars, 0);
   const { towelJars } = household.kitchen;
@@ -60,9 +62,9 @@ function Lists({ day }: { day: Day }) {
         </Part>
         {used.length > 0 && (
           <Part title="On the stove">
-            {used.map(({ name, method }) => (
+            {used.map(({ id, name, method }) => (
               <Line key={name}>
-                {name}, its rack in, {waterWords(method)}.
+                {name}, its rack in, {waterWords(method, wayIn(id))}.
               </Line>
             ))}
           </Part>
@@ -111,7 +113,9 @@ function BatchDoses({ batch, dayId }: { batch: Batch; dayId: string }) {
   );
 }
 
-function waterWords(method: CannerMethod): string {
-  if (isPressure(method)) return '2 to 3 in of water, vent and gasket clean';
+/** @param way what it is used for that day: a pressure canner may serve as a pot */
+function waterWords(method: CannerMethod, way: Way = method): string {
+  if (isPressure(way)) return '2 to 3 in of water, vent and gasket clean';
+  if (isPressure(method)) return 'as a pot: water to the rack and more, weight off, lid laid on and never locked';
   return method === 'steam' ? 'water under the rack' : 'water to the rack and more';
 }

@@ -23,7 +23,7 @@ const MINUTE_MS = 60_000;
 interface CannerPartProps {
   day: Day;
   live: LiveDay;
-  canner: { readonly id: string; readonly name: string; readonly timesItself: boolean };
+  canner: { readonly id: string; readonly name: string; readonly timesItself: boolean; readonly lidLocks: boolean };
   /** Loads of the household, with what was told of them. */
   loads: readonly RunningLoad[];
 }
@@ -87,6 +87,20 @@ function Waiting({ day, live, canner, next }: Omit<CannerPartProps, 'loads'> & {
     );
   }
   const warming = water0?.kind === 'running';
+  const cool = day.tasks.find(({ task }) => task.kind === 'cool-water' && task.loadId === next.id);
+  const hasBoiled = day.loads.some((load) => load.cannerId === canner.id && load.phase !== 'planned');
+  if (cool && hasBoiled && live.progress.of.get(cool.task.id)?.kind !== 'done') {
+    return (
+      <>
+        <Pot heightPx={150} rim={COLOURS.heatDark}>
+          <HeatSign phase="heating" size={44} dark />
+          <Line>Too hot for raw jars</Line>
+          <Line>{cool.task.words}</Line>
+        </Pot>
+        <KitchenKey look="outline" words={opens} onPress={open} />
+      </>
+    );
+  }
   return (
     <>
       <Pot heightPx={150} rim={warming ? COLOURS.heatDark : COLOURS.restDark}>

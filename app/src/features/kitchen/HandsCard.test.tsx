@@ -72,7 +72,9 @@ test('what was tested is neither cut short nor passed over: it can be started, o
 
 test('a soak that its formula needs has no key to end it, a drip has one that asks first, and says what is left', () => {
   const { rerender } = render(card('drain'));
-  expect(screen.getByRole('alert')).toHaveTextContent(/soak.* is not over, 12 h left: its time is part of what was tested/);
+  expect(screen.getByRole('alert')).toHaveTextContent(
+    /soak.* is not over, 12 h left: its time is part of what was tested/,
+  );
   expect(screen.queryAllByRole('button')).toEqual([]);
   rerender(card('strain'));
   fireEvent.press(key('Start early')!);

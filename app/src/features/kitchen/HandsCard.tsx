@@ -1,4 +1,5 @@
 import { nameOf } from '@hoddle/core/day/batch';
+import { countJars } from '@hoddle/core/handbook/jars';
 import Hand from 'lucide-react-native/icons/hand';
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { openBefore } from '@hoddle/core/kitchen/openBefore';
@@ -129,6 +130,12 @@ function HandsStep({
           {countdown(reading.leftMs ?? 0)}
         </Words>
       )}
+      {task.kind === 'cool-water' && (
+        <Words size="lead" weight={700} tone="milk">
+          Ladle the hot water out first, then pour the cold along the wall, never onto glass. Stir, and look at the
+          thermometer: raw jars crack in hotter water.
+        </Words>
+      )}
       <StepAmounts key={task.id} task={task} batch={batch} />
       {running && <RanShort key={`short ${task.id}`} task={task} batch={batch} />}
       {task.kind === 'load' && task.loadId !== undefined ? (
@@ -161,7 +168,11 @@ function HandsStep({
           {batch && task.entry === 'acid' ? (
             <DoseKey key={task.id} batch={batch} onDone={done} />
           ) : (
-            <KitchenKey look="milk" words="Done" onPress={done} />
+            <KitchenKey
+              look="milk"
+              words={task.kind === 'cool-water' ? 'Thermometer: cool enough' : 'Done'}
+              onPress={done}
+            />
           )}
         </>
       )}
@@ -175,7 +186,10 @@ export function stepWords({ task }: ScheduledTask, day: Day): string {
   if (!batch) return task.words;
   const own = batch.loads.find(({ id }) => id === task.loadId);
   const number = own && batch.loads.length > 1 ? numberOf(own.id, day) : 0;
-  return `${task.words}, ${nameOf(batch, own).toLowerCase()}${number > 0 ? `, load ${number}` : ''}`;
+  // As many as stand in it, whatever was planned.
+  const inside = task.kind === 'unload' ? day.loads.find(({ id }) => id === task.loadId) : undefined;
+  const words = inside ? `Lift out ${countJars(inside.jars, batch.jar)}` : task.words;
+  return `${words}, ${nameOf(batch, own).toLowerCase()}${number > 0 ? `, load ${number}` : ''}`;
 }
 
 function numberOf(loadId: string, day: Day): number {

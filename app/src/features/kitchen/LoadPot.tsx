@@ -17,7 +17,7 @@ import { useLoadTaps } from './useLoadTaps';
 interface LoadPotProps {
   running: RunningLoad;
   place: PlaceInDay;
-  canner: { readonly name: string; readonly timesItself: boolean };
+  canner: { readonly name: string; readonly timesItself: boolean; readonly lidLocks: boolean };
   /** Beside others: what else can be told of the load lies behind its name. */
   isOneOfMany?: boolean;
 }
@@ -54,7 +54,7 @@ export function LoadPot({ running, place, canner, isOneOfMany }: LoadPotProps) {
         <View className="flex-row items-center gap-3">{head}</View>
       )}
       {taps.tooSoonMs === undefined ? (
-        <Ticking running={running} place={place} taps={taps} timesItself={canner.timesItself} />
+        <Ticking running={running} place={place} taps={taps} canner={canner} />
       ) : (
         <TooSoonPart running={running} taps={taps} />
       )}
@@ -68,24 +68,17 @@ function Ticking({
   running,
   place,
   taps,
-  timesItself,
+  canner,
 }: {
   running: RunningLoad;
   place: PlaceInDay;
   taps: ReturnType<typeof useLoadTaps>;
-  timesItself: boolean;
+  canner: LoadPotProps['canner'];
 }) {
   const now = useNow(1_000);
   const clock = loadClock(running.order, running.state, now);
   return (
-    <PhasePart
-      running={running}
-      clock={clock}
-      now={now}
-      following={place.following}
-      taps={taps}
-      timesItself={timesItself}
-    />
+    <PhasePart running={running} clock={clock} now={now} following={place.following} taps={taps} canner={canner} />
   );
 }
 

@@ -18,8 +18,8 @@ export function PassedOver({ day, loadId }: { day: Day; loadId: string }) {
         Load {number} went in before this was over: {open.map(({ task }) => `“${task.words}”`).join(', ')}.
       </Words>
       <Words size="lead" tone="milk">
-        What was skipped cannot be made good by a longer time. If it was not done, these jars are no shelf jars: into the
-        refrigerator once they are cool, and eaten within days.
+        What was skipped cannot be made good by a longer time. If it was not done, these jars are no shelf jars: into
+        the refrigerator once they are cool, and eaten within days.
       </Words>
       {open.map(({ task }) => (
         <DoneBefore key={task.id} dayId={day.id} task={task} />

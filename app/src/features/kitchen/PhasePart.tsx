@@ -1,4 +1,5 @@
 import { countJars } from '@hoddle/core/handbook/jars';
+import { boilsUnseen } from '@hoddle/core/canner/canner';
 import { type LoadClock } from '@hoddle/core/kitchen/loadClock';
 import { useRouter } from 'expo-router';
 import { type ReactNode } from 'react';
@@ -24,12 +25,15 @@ interface PhasePartProps {
   /** The load that goes in next on this day, whatever batch it is of. */
   following?: FollowingLoad;
   taps: LoadTaps;
-  /** The canner starts and times itself. */
-  timesItself: boolean;
+  canner: {
+    /** It starts and times itself. */
+    readonly timesItself: boolean;
+    readonly lidLocks: boolean;
+  };
 }
 
 /** The pot of one phase, and the one thing that can be done now. */
-export function PhasePart({ running, clock, now, following, taps, timesItself }: PhasePartProps) {
+export function PhasePart({ running, clock, now, following, taps, canner }: PhasePartProps) {
   const { order, batch, state } = running;
   const { tap } = taps;
   const said = methodWords({ ...batch, processMinutes: order.processMinutes });
@@ -38,7 +42,7 @@ export function PhasePart({ running, clock, now, following, taps, timesItself }:
     case 'planned':
       return <PlannedPart running={running} />;
     case 'heating':
-      return <HeatingPart running={running} clock={clock} taps={taps} timesItself={timesItself} />;
+      return <HeatingPart running={running} clock={clock} taps={taps} canner={canner} />;
     case 'venting':
       return (
         <>
@@ -135,11 +139,13 @@ function HeatingPart({
   running,
   clock,
   taps,
-  timesItself,
-}: Pick<PhasePartProps, 'running' | 'taps' | 'timesItself'> & { clock: Extract<LoadClock, { kind: 'heating' }> }) {
+  canner,
+}: Pick<PhasePartProps, 'running' | 'taps' | 'canner'> & { clock: Extract<LoadClock, { kind: 'heating' }> }) {
   const { order, batch } = running;
   const said = methodWords({ ...batch, processMinutes: order.processMinutes });
   const again = clock.timesLost > 0;
+  const { timesItself } = canner;
+  const isUnseen = boilsUnseen(canner);
   const vents = said.vent !== undefined && !again ? said.vent : undefined;
   return (
     <>
@@ -151,8 +157,13 @@ function HeatingPart({
         </Line>
       </Pot>
       <TableNote batch={batch} tone="milk" />
+      {isUnseen && (
+        <Words role="alert" size="lead" weight={700} tone="milk">
+          Its lid is locked and nobody sees the boil: no time can be counted here. Put these jars into another pot.
+        </Words>
+      )}
       {order.untested === undefined && timesItself && !again && <MachinePart running={running} taps={taps} />}
-      {order.untested !== undefined ? null : vents ? (
+      {order.untested !== undefined || isUnseen || (canner.lidLocks && !again) ? null : vents ? (
         <KitchenKey look="amber" words={vents.start} onPress={() => taps.tap({ type: 'venting-started' })} />
       ) : (
         <KitchenKey

@@ -75,7 +75,11 @@ export function StartStep({ day, live, entry }: { day: Day; live: LiveDay; entry
         onPress={() => tell({ type: 'step-started', taskId })}
       />
       {isPlainWork ? (
-        <KitchenKey look="outline" words={more.length === 0 ? 'That is done: start' : 'That is done'} onPress={wasDone} />
+        <KitchenKey
+          look="outline"
+          words={more.length === 0 ? 'That is done: start' : 'That is done'}
+          onPress={wasDone}
+        />
       ) : (
         <DoneBefore key={taskId} dayId={day.id} task={first.task} />
       )}

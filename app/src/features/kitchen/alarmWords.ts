@@ -24,6 +24,8 @@ export function alarmWords(
       return `180 to 185 F? ${vessel}`;
     case 'start':
       return `Water on: ${vessel}`;
+    case 'jars-wait':
+      return `Filled jars wait: into ${vessel}`;
     case 'step-over':
       return `Time is up: ${step}`;
     case 'ask':

@@ -41,6 +41,10 @@ const CALLS: Readonly<Record<AlarmKind, readonly Tone[]>> = {
     [440, 0.4, 0.12],
   ],
   start: [[523, 0, 0.6]],
+  'jars-wait': [
+    [784, 0, 0.2],
+    [523, 0.25, 0.4],
+  ],
 };
 
 /** Milliseconds on, off, on: what a hand feels through an apron. */

@@ -1,6 +1,13 @@
 import { type Alarm, alarmsOf } from '@hoddle/core/kitchen/alarms';
+import { type LaidOut } from '@hoddle/core/kitchen/layOut';
+import memoizeOne from 'memoize-one';
 import { type Day, useDay } from '@/features/day/useDay';
 import { useNow } from '@/store/useHousehold';
+
+/** When each step comes as the day is laid out now. */
+const startsOf = memoizeOne(
+  ({ tasks }: LaidOut) => new Map(tasks.map(({ task, startMin }) => [task.id, startMin] as const)),
+);
 
 /** All calls of the running day that have come due; none while no day runs. */
 export function useAlarms(): {
@@ -11,6 +18,6 @@ export function useAlarms(): {
   const day = useDay();
   const now = useNow(1_000);
   if (!day?.live || day.state.closedAt !== undefined) return { day, alarms: [], now };
-  const { running, progress } = day.live;
-  return { day, alarms: alarmsOf(running, progress, now), now };
+  const { running, progress, laid } = day.live;
+  return { day, alarms: alarmsOf(running, progress, now, laid && startsOf(laid)), now };
 }

@@ -8,6 +8,7 @@ import * as pantry from './0006-pantry';
 import * as season from './0007-season';
 import * as recipe from './0008-recipe';
 import * as ownRecipes from './0009-own-recipes';
+import * as lockedLid from './0010-locked-lid';
 
 /** In the order they run. Forward only: a landed migration is never changed, the next one goes below it. */
 export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -20,4 +21,5 @@ export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Pr
   { name: '0007-season', up: season.up },
   { name: '0008-recipe', up: recipe.up },
   { name: '0009-own-recipes', up: ownRecipes.up },
+  { name: '0010-locked-lid', up: lockedLid.up },
 ];

@@ -11,7 +11,7 @@ const WATTS = { least: 600, most: 6_000, step: 200 } as const;
 
 /** How a canner is heated and what else it serves: what a day's burners and heat-ups go by. */
 export function HeatPart({ canner, onKeep }: { canner: Canner; onKeep: (part: Partial<Canner>) => void }) {
-  const { method, layers, electric, burnerWatts, alsoBoilingWater, timesItself } = canner;
+  const { method, layers, electric, burnerWatts, alsoBoilingWater, timesItself, lidLocks } = canner;
   const pressure = isPressure(method);
   return (
     <View className="gap-3">
@@ -57,6 +57,25 @@ export function HeatPart({ canner, onKeep }: { canner: Canner; onKeep: (part: Pa
             { value: 'own', words: 'its own, no burner' },
           ]}
         />
+      )}
+      {!pressure && (
+        <>
+          <Choice
+            label="Its lid while it heats"
+            value={lidLocks ? 'locked' : 'opens'}
+            onChoose={(next) => onKeep({ lidLocks: next === 'locked' })}
+            options={[
+              { value: 'opens', words: 'can be lifted' },
+              { value: 'locked', words: 'locks, boil unseen' },
+            ]}
+          />
+          {lidLocks && !timesItself && (
+            <Words>
+              Nobody can see when it boils, so no tested time can be counted on it. Say that it times itself, if its own
+              instructions have tested times; else it is not offered for jars.
+            </Words>
+          )}
+        </>
       )}
       {!pressure && (
         <Choice
