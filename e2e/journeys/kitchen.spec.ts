@@ -418,9 +418,8 @@ test('berries are measured, sugar and jars follow; jam boils to the setting poin
     await expect(page.getByText(/^Done .* (instead of|as before)/)).toBeVisible();
     await hands.press('Do it so');
     await expect(page.getByText(/load 1: 4 half-pints/)).toBeVisible();
-    expect((await state()).dayEvents.map(({ type }) => type)).toEqual(
-      expect.arrayContaining(['measured', 'loads-changed']),
-    );
+    const told = async () => (await state()).dayEvents.map(({ type }) => type);
+    await expect.poll(told).toEqual(expect.arrayContaining(['measured', 'loads-changed']));
   });
 
   await test.step('at the setting point: not yet, five minutes, then it sets', async () => {

@@ -66,3 +66,9 @@ export function dayWords(day: string): string {
 export function isoDay(at: number): string {
   return format(at, 'yyyy-MM-dd');
 }
+
+/** Minutes since midnight. */
+export function minuteOfDay(at: number): number {
+  const date = new Date(at);
+  return 60 * date.getHours() + date.getMinutes();
+}

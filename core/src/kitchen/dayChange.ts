@@ -3,7 +3,12 @@ import { type RestQuestion } from './solveRest';
 
 /** What can come in between on a preserving day. */
 export type DayChange =
-  | { readonly kind: 'cook-away'; readonly cook: string }
+  /** `until` for an errand: from and to in minutes of the day, and the moment it is over. */
+  | {
+      readonly kind: 'cook-away';
+      readonly cook: string;
+      readonly until?: { readonly fromMin: number; readonly toMin: number; readonly at: number };
+    }
   | { readonly kind: 'cook-back'; readonly cook: string }
   | { readonly kind: 'canner-out'; readonly cannerId: string }
   | { readonly kind: 'canner-back'; readonly cannerId: string }
@@ -31,11 +36,23 @@ export function withChange(
   const { question } = rest;
   const { setup, progress } = question;
   switch (change.kind) {
-    case 'cook-away':
-      return withSetup(rest, { ...setup, cooks: setup.cooks.filter(({ name }) => name !== change.cook) });
+    case 'cook-away': {
+      const { cook, until } = change;
+      if (until) {
+        const outing = { fromMin: until.fromMin, toMin: until.toMin, atHome: false };
+        const cooks = setup.cooks.map((each) =>
+          each.name === cook ? { ...each, breaks: [...each.breaks, outing] } : each,
+        );
+        return withSetup(rest, { ...setup, cooks });
+      }
+      return withSetup(rest, { ...setup, cooks: setup.cooks.filter(({ name }) => name !== cook) });
+    }
     case 'cook-back': {
-      const there = new Set([change.cook, ...setup.cooks.map(({ name }) => name)]);
-      return withSetup(rest, { ...setup, cooks: allCooks.filter(({ name }) => there.has(name)) });
+      // The others as they are there now; this one with the hours it always has.
+      const cooks = allCooks.flatMap((each) =>
+        each.name === change.cook ? [each] : setup.cooks.filter(({ name }) => name === each.name),
+      );
+      return withSetup(rest, { ...setup, cooks });
     }
     case 'canner-out':
       return withCanners(rest, [...progress.cannersOut, change.cannerId]);

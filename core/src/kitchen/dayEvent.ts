@@ -62,7 +62,9 @@ export type DayEvent = { readonly id: string; readonly day: string; readonly at:
   | { readonly type: 'order-taken'; readonly order: DayOrder }
   /** A better order was shown and refused: not shown again until something else has changed. */
   | { readonly type: 'order-kept'; readonly endAt: number }
-  | { readonly type: 'cook-away' | 'cook-back'; readonly cook: string }
+  /** `until`: for an errand, and back then; without it for the rest of the day. */
+  | { readonly type: 'cook-away'; readonly cook: string; readonly until?: number }
+  | { readonly type: 'cook-back'; readonly cook: string }
   | { readonly type: 'canner-out' | 'canner-back'; readonly cannerId: string }
   | { readonly type: 'day-closed' }
   | { readonly type: 'taken-back'; readonly eventId: string }

@@ -33,7 +33,10 @@ export interface DayState {
   readonly steps: ReadonlyMap<string, StepState>;
   /** When each call was answered. */
   readonly answered: ReadonlyMap<string, number>;
+  /** Gone for the rest of the day. */
   readonly away: readonly string[];
+  /** Errands of a cook who comes back. */
+  readonly outings: readonly { readonly cook: string; readonly from: number; readonly until: number }[];
   readonly cannersOut: readonly string[];
   /** The end that was refused, and when. */
   readonly kept?: { readonly endAt: number; readonly at: number };
@@ -44,6 +47,7 @@ const NOTHING: DayState = {
   steps: new Map(),
   answered: new Map(),
   away: [],
+  outings: [],
   cannersOut: [],
 };
 
@@ -83,9 +87,17 @@ function step(state: DayState, event: DayEvent): DayState {
       if (state.answered.has(event.alarmId)) return state;
       return { ...state, answered: new Map(state.answered).set(event.alarmId, event.at) };
     case 'cook-away':
-      return { ...state, away: [...new Set([...state.away, event.cook])] };
+      if (event.until === undefined) return { ...state, away: [...new Set([...state.away, event.cook])] };
+      return { ...state, outings: [...state.outings, { cook: event.cook, from: event.at, until: event.until }] };
     case 'cook-back':
-      return { ...state, away: state.away.filter((cook) => cook !== event.cook) };
+      return {
+        ...state,
+        away: state.away.filter((cook) => cook !== event.cook),
+        // Back sooner than was said.
+        outings: state.outings.map((outing) =>
+          outing.cook === event.cook ? { ...outing, until: Math.min(outing.until, event.at) } : outing,
+        ),
+      };
     case 'canner-out':
       return { ...state, cannersOut: [...new Set([...state.cannersOut, event.cannerId])] };
     case 'canner-back':

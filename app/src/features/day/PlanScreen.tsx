@@ -23,6 +23,7 @@ import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { SeasonLink } from '@/features/season/SeasonLink';
 import { DayStrip } from './DayStrip';
+import { finishWords } from './finishWords';
 import { NoDay } from './NoDay';
 import { NotSoPart } from './NotSoPart';
 import { phaseWords } from './phaseWords';
@@ -47,7 +48,7 @@ const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {
     <Screen
       station="plan"
       title={`${weekday(day.startAt)}, ${count}`}
-      note={next ? finishWords(day) : 'All loads are out of the canner.'}
+      note={next ? (hasPlan(day) ? finishWords(day) : 'No finish time yet') : 'All loads are out of the canner.'}
       bleed
       headSide={
         next && planned && <Key words={day.live ? 'Kitchen' : 'Start'} onPress={() => router.navigate('/kitchen')} />
@@ -86,12 +87,6 @@ const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {
     </Screen>
   );
 });
-
-function finishWords(day: Day): string {
-  if (!hasPlan(day)) return 'No finish time yet';
-  const { likelyAt, lateAt, startAt } = day;
-  return `Likely ${clockTimeFrom(likelyAt, startAt)}, 9 in 10 by ${clockTimeFrom(lateAt, startAt)}`;
-}
 
 function LoadRow({ load, number, day }: { load: DayLoad; number: number; day: Day }) {
   const { canners, ownJars } = useHousehold().household;

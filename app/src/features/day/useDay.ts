@@ -3,6 +3,7 @@ import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { type DayQuestion, problemOf } from '@hoddle/core/day/planDay';
 import { type DayProgress } from '@hoddle/core/day/restOfDay';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf } from '@hoddle/core/day/sharedLoad';
+import { cooksThere } from '@hoddle/core/kitchen/cooksThere';
 import { type DayOrder } from '@hoddle/core/kitchen/dayEvent';
 import { type DayState, dayState } from '@hoddle/core/kitchen/dayState';
 import { type LaidOut, layOut } from '@hoddle/core/kitchen/layOut';
@@ -15,7 +16,7 @@ import { useEffect } from 'react';
 import { useDayPlanStore } from '@/store/dayPlanStore';
 import { useRestStore } from '@/store/restStore';
 import { useHousehold, useNow } from '@/store/useHousehold';
-import { isoDay } from '@/ui/clockWords';
+import { isoDay, minuteOfDay } from '@/ui/clockWords';
 import { type PlannedDay } from '@/workers/dayPlanAnswer';
 import { batchesOf, dayQuestion, keyOf, ordersOf, statesOf } from './dayQuestion';
 
@@ -120,7 +121,7 @@ const askedDay = memoizeOne(
     const begunAt = Math.min(state.startedAt ?? Infinity, ...firsts);
     const startAt = Math.min(plannedAt, Math.floor(begunAt / MINUTE_MS) * MINUTE_MS);
     const isLive = begunAt < Infinity;
-    const cooks = planned.setup.cooks.filter(({ name }) => !state.away.includes(name));
+    const cooks = cooksThere(planned.setup.cooks, state, minuteOfDay);
     const question: DayQuestion = isLive
       ? { ...planned, setup: { ...planned.setup, cooks }, ...from(startAt, planned, plannedAt) }
       : planned;

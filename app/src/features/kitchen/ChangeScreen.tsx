@@ -5,7 +5,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { type Day, type LiveDay, useDay } from '@/features/day/useDay';
-import { useHousehold } from '@/store/useHousehold';
+import { useHousehold, useNow } from '@/store/useHousehold';
+import { clockTime, minuteOfDay } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
 import { KitchenFrame } from './KitchenFrame';
 import { KitchenKey } from './KitchenKey';
@@ -41,6 +42,7 @@ interface Chosen {
 function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => void }) {
   const router = useRouter();
   const { household } = useHousehold();
+  const now = useNow(60_000);
   const [chosen, setChosen] = useState<Chosen>();
   const [open, setOpen] = useState<Batch>();
   const { cooks } = household.kitchen;
@@ -84,7 +86,7 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
         Late or early needs no telling: the day moves with what is tapped.
       </Words>
       {cooks.map(({ name }) =>
-        day.state.away.includes(name) ? (
+        day.state.away.includes(name) || day.state.outings.some(({ cook, until }) => cook === name && until > now) ? (
           <KitchenKey
             key={name}
             look="outline"
@@ -92,12 +94,7 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
             onPress={() => choose(`${name} is back`, { kind: 'cook-back', cook: name })}
           />
         ) : (
-          <KitchenKey
-            key={name}
-            look="outline"
-            words={`${name} has to go`}
-            onPress={() => choose(`Without ${name}`, { kind: 'cook-away', cook: name })}
-          />
+          <LeavesPart key={name} cook={name} now={now} onChoose={choose} />
         ),
       )}
       {day.loads
@@ -143,6 +140,48 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
             </View>
           );
         })}
+    </View>
+  );
+}
+
+/** Hours that an errand takes. */
+const ERRAND_HOURS = [1, 2, 3] as const;
+
+/** A cook leaves: for an errand, until then, or for the rest of the day. */
+function LeavesPart({
+  cook,
+  now,
+  onChoose,
+}: {
+  cook: string;
+  now: number;
+  onChoose: (words: string, change: DayChange) => void;
+}) {
+  const [isAsked, setAsked] = useState(false);
+  if (!isAsked) return <KitchenKey look="outline" words={`${cook} has to go`} onPress={() => setAsked(true)} />;
+  const fromMin = minuteOfDay(now);
+  return (
+    <View role="group" aria-label={`Until when is ${cook} gone`} className="gap-2">
+      <Words size="lead" weight={700} tone="milk">
+        Until when is {cook} gone?
+      </Words>
+      {ERRAND_HOURS.filter((hours) => fromMin + 60 * hours < 24 * 60).map((hours) => {
+        const at = now + hours * 60 * 60_000;
+        const until = { fromMin, toMin: fromMin + 60 * hours, at };
+        return (
+          <KitchenKey
+            key={hours}
+            look="outline"
+            words={`Back at ${clockTime(at)}`}
+            onPress={() => onChoose(`${cook} is gone until ${clockTime(at)}`, { kind: 'cook-away', cook, until })}
+          />
+        );
+      })}
+      <KitchenKey
+        look="outline"
+        words="For the rest of the day"
+        onPress={() => onChoose(`Without ${cook}`, { kind: 'cook-away', cook })}
+      />
     </View>
   );
 }

@@ -46,7 +46,11 @@ function Kitchen({ running }: { running: RunningLoad }) {
     <KitchenFrame back={{ words: 'To all canners', to: '/kitchen' }} likelyAt={day?.likelyAt} lateAt={day?.lateAt}>
       <View className={wide ? 'flex-row gap-8 px-8 pb-6' : ''}>
         <View className={wide ? 'w-[640px] gap-4' : 'gap-4 px-4 pb-4'}>
-          <LoadPot running={running} place={place} canner={canner ?? { name: 'Canner', timesItself: false, lidLocks: false }} />
+          <LoadPot
+            running={running}
+            place={place}
+            canner={canner ?? { name: 'Canner', timesItself: false, lidLocks: false }}
+          />
         </View>
         <View className={wide ? 'flex-1 gap-6 pt-10' : 'border-t-2 border-rim-dark'}>
           <NextList running={running} following={place.following} />

@@ -88,6 +88,7 @@ export function OfferPart({ day, live, words, change, asked, before = [], onTake
 function toldOf(change: DayChange, day: Day): DayTold {
   switch (change.kind) {
     case 'cook-away':
+      return { type: 'cook-away', cook: change.cook, ...(change.until && { until: change.until.at }) };
     case 'cook-back':
       return { type: change.kind, cook: change.cook };
     case 'canner-out':

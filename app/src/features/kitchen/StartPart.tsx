@@ -1,6 +1,7 @@
 import { nameOf } from '@hoddle/core/day/batch';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { pastWords } from '@/features/day/finishWords';
 import { type DayWithPlan } from '@/features/day/useDay';
 import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
@@ -32,6 +33,7 @@ export function StartPart({ day }: { day: DayWithPlan }) {
       <Words size="head" weight={700} tone="milk">
         {day.loads.length} {day.loads.length === 1 ? 'load' : 'loads'}, likely done{' '}
         {clockTimeFrom(day.likelyAt, day.startAt)}
+        {pastWords(day) ? `; it ${pastWords(day)}` : ''}
       </Words>
       <View role="list" aria-label="It begins with">
         {day.tasks.slice(0, 3).map(({ task, startMin }) => {

@@ -1,0 +1,20 @@
+import { pastHoursMin } from '@hoddle/core/day/pastHours';
+import { clockTime, clockTimeFrom, minuteOfDay } from '@/ui/clockWords';
+import { type DayWithPlan } from './useDay';
+
+/** "Likely 8:33 pm, 9 in 10 by 9:50 pm", and whether that is past the cooks' hours. */
+export function finishWords(day: DayWithPlan): string {
+  const { likelyAt, lateAt, startAt } = day;
+  const past = pastWords(day);
+  return `Likely ${clockTimeFrom(likelyAt, startAt)}, 9 in 10 by ${clockTimeFrom(lateAt, startAt)}${past ? `: ${past}` : ''}`;
+}
+
+/** "may run past your hours (9:00 pm)"; undefined for a day that ends within them. */
+export function pastWords({ likelyAt, lateAt, question }: DayWithPlan): string | undefined {
+  const { cooks } = question.setup;
+  const isPast = (at: number) => pastHoursMin(cooks, minuteOfDay(at)) > 0;
+  if (!isPast(lateAt)) return undefined;
+  const closes = Math.max(...cooks.map(({ toMin }) => toMin));
+  const at = clockTime(new Date(2026, 0, 1, 0, closes).getTime());
+  return `${isPast(likelyAt) ? 'runs' : 'may run'} past your hours (${at})`;
+}

@@ -1,0 +1,26 @@
+import { type Cook } from '../day/kitchenSetup';
+import { type DayState } from './dayState';
+
+/**
+ * Who works on a day as it goes: whoever left for the day is gone, whoever comes back is on a break until then.
+ *
+ * @param minuteOfDay of a moment, in the kitchen's own calendar
+ */
+export function cooksThere(
+  cooks: readonly Cook[],
+  { away, outings }: Pick<DayState, 'away' | 'outings'>,
+  minuteOfDay: (at: number) => number,
+): Cook[] {
+  return cooks
+    .filter(({ name }) => !away.includes(name))
+    .map((cook) => ({
+      ...cook,
+      breaks: [
+        ...cook.breaks,
+        ...outings
+          .filter((outing) => outing.cook === cook.name)
+          .map(({ from, until }) => ({ fromMin: minuteOfDay(from), toMin: minuteOfDay(until), atHome: false }))
+          .filter(({ fromMin, toMin }) => toMin > fromMin),
+      ],
+    }));
+}
