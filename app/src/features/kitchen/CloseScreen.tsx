@@ -1,4 +1,4 @@
-import { nameOf } from '@hoddle/core/day/batch';
+import { type Batch, nameOf } from '@hoddle/core/day/batch';
 import { dayClose, handsTold } from '@hoddle/core/kitchen/dayClose';
 import { missed } from '@hoddle/core/kitchen/alarms';
 import { needsHands } from '@hoddle/core/day/restOfDay';
@@ -14,6 +14,7 @@ import { clockTime, clockTimeFrom, duration } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
 import { alarmWords } from './alarmWords';
 import { KitchenFrame } from './KitchenFrame';
+import { JarsSomewhere, loadsOf } from './JarsSomewhere';
 import { KitchenKey } from './KitchenKey';
 import { PassedOver } from './PassedOver';
 import { useAlarms } from './useAlarms';
@@ -106,6 +107,7 @@ function Closing({ day }: { day: Day }) {
           />
         </View>
       )}
+      <JarsSomewhere day={day} />
       {day.loads.map(({ id }) => (
         <PassedOver key={id} day={day} loadId={id} />
       ))}
@@ -134,13 +136,18 @@ function Closing({ day }: { day: Day }) {
         <KitchenKey
           key={batch.id}
           look="outline"
-          words={`Write down ${nameOf(batch).toLowerCase()}`}
+          words={`Write down ${nameOf(batch).toLowerCase()}${hasTwin(batch, day) ? `, ${loadsOf(batch, day)}` : ''}`}
           onPress={() => router.navigate({ pathname: '/harvest/batch', params: { batch: batch.id } })}
         />
       ))}
       <KitchenKey look="outline" words="To Today" onPress={() => router.navigate('/')} />
     </View>
   );
+}
+
+/** Two batches of one product on a day are told apart by their loads. */
+function hasTwin(batch: Batch, day: Day): boolean {
+  return day.batches.some((other) => other !== batch && nameOf(other) === nameOf(batch));
 }
 
 function Row({ what, planned, real }: { what: string; planned?: string; real: string }) {

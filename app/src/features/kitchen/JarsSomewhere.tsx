@@ -1,0 +1,106 @@
+import { type Batch, cardOf, mainCropOf, nameOf } from '@hoddle/core/day/batch';
+import { isCrop } from '@hoddle/core/handbook/crops';
+import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
+import { closeBatch } from '@hoddle/core/kitchen/closeBatch';
+import { type LoadState } from '@hoddle/core/kitchen/loadState';
+import { printFraction } from '@hoddle/core/measure/fraction';
+import { coldUseBy } from '@hoddle/core/pantry/coldLot';
+import { type JarLot } from '@hoddle/core/pantry/jarLot';
+import { View } from 'react-native';
+import { type Day } from '@/features/day/useDay';
+import { idOfWords, useJarsIn } from '@/features/pantry/useJarsIn';
+import { useHousehold } from '@/store/useHousehold';
+import { dayAndDate } from '@/ui/clockWords';
+import { Words } from '@/ui/Words';
+import { KitchenKey } from './KitchenKey';
+import { useLoads } from './useLoad';
+
+/** What a jar keeps in the refrigerator where no card says more. Common practice. */
+const LEAST_DAYS_MS = 3 * 24 * 60 * 60_000;
+
+/** "loads 1 and 3" of a batch, by the numbers of the day: two batches of one product are told apart. */
+export function loadsOf(batch: Batch, day: Day): string {
+  const numbers = day.loads.flatMap(({ id }, i) => (batch.loads.some((load) => load.id === id) ? [i + 1] : []));
+  if (numbers.length === 0) return '';
+  return numbers.length === 1 ? `load ${numbers[0]}` : `loads ${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}`;
+}
+
+/** At the close every jar is somewhere: out of its canner, beside what was written down; part jars and other sizes kept cold. */
+export function JarsSomewhere({ day }: { day: Day }) {
+  const states = new Map(useLoads().map(({ load, state }) => [load.id, state] as const));
+  return (
+    <View role="list" aria-label="Every jar" className="gap-2">
+      {day.batches.map((batch) => (
+        <BatchRow key={batch.id} batch={batch} day={day} states={states} />
+      ))}
+    </View>
+  );
+}
+
+function BatchRow({ batch, day, states }: { batch: Batch; day: Day; states: ReadonlyMap<string, LoadState> }) {
+  const { batchRecords } = useHousehold();
+  const record = batchRecords.find(({ batchId }) => batchId === batch.id);
+  const { out, broken, written, besides, partJar } = closeBatch(batch, states, record);
+  const loads = loadsOf(batch, day);
+  const differs = written !== undefined && written !== out;
+  return (
+    <View role="listitem" className="gap-2 border-t-2 border-granite-line py-2">
+      <Words size="lead" weight={700} tone="milk">
+        {nameOf(batch)}
+        {loads === '' ? '' : `, ${loads}`}: {countJars(out, batch.jar)} out{broken > 0 ? `, ${broken} broke` : ''}
+        {written === undefined ? '' : `, ${written} written down`}
+      </Words>
+      {differs && (
+        <Words role="alert" size="lead" tone="milk">
+          These differ: look at the towel, and put right what was written down.
+        </Words>
+      )}
+      {record && partJar && (
+        <IntoTheCold batch={batch} recordId={record.id} jar={partJar.jar} jars={1} part={partJar.part} />
+      )}
+      {record &&
+        besides.map(({ jar, count }) => (
+          <IntoTheCold key={jar} batch={batch} recordId={record.id} jar={jar} jars={count} />
+        ))}
+    </View>
+  );
+}
+
+/** Jars that went into no canner: into the refrigerator, once, with the day they are eaten by. */
+function IntoTheCold({
+  batch,
+  recordId,
+  jar,
+  jars,
+  part,
+}: {
+  batch: Batch;
+  recordId: string;
+  jar: JarSize;
+  jars: number;
+  part?: number;
+}) {
+  const put = useJarsIn();
+  const { lots } = useHousehold();
+  const id = idOfWords(`${recordId} ${jar} ${part ?? 'full'} in the refrigerator`);
+  const stands = lots.find((lot) => lot.id === id);
+  const what = part === undefined ? countJars(jars, jar) : `The jar that is ${printFraction(part, 4)} full`;
+  if (stands) {
+    return (
+      <Words size="lead" tone="milk-2">
+        {what}: in the refrigerator, eaten by {dayAndDate(stands.keepsUntil)}.
+      </Words>
+    );
+  }
+  const card = cardOf(batch);
+  const crop = mainCropOf(batch);
+  const lot: JarLot = {
+    id,
+    product: batch.product,
+    ...(card && { recipe: card.card }),
+    ...(crop !== undefined && isCrop(crop) && { crop }),
+    ...{ jar, place: 'refrigerator', seal: 'cold', madeAt: batch.startAt },
+    keepsUntil: card ? coldUseBy(card, batch.startAt) : batch.startAt + LEAST_DAYS_MS,
+  };
+  return <KitchenKey look="outline" words={`${what}: into the refrigerator`} onPress={() => put([{ lot, jars }])} />;
+}
