@@ -1,3 +1,5 @@
+import { wantsCoolWater } from '@hoddle/core/canner/heatUp';
+import { type CannedBatch } from '@hoddle/core/day/batch';
 import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
 import { type Lids } from '@hoddle/core/kitchen/kitchenEvent';
 import { type TestedRow } from '@hoddle/core/process/testedRow';
@@ -10,7 +12,12 @@ import { Key } from '@/ui/Key';
 import { Heading } from '@/ui/Words';
 
 /** What is looked at before jars go in, in the order it is done. Handbook rules 6 and 8. */
-export function checksOf(row: TestedRow | undefined, jar: JarSize): string[] {
+/** @param batch where its water is cooler than hot, the thermometer is asked */
+export function checksOf(
+  row: TestedRow | undefined,
+  jar: JarSize,
+  batch: Pick<CannedBatch, 'method' | 'pack'>,
+): string[] {
   const { one } = JARS[jar];
   const acid = row?.acid
     ? [
@@ -18,7 +25,17 @@ export function checksOf(row: TestedRow | undefined, jar: JarSize): string[] {
       ]
     : [];
   const headspace = row ? `${printFraction(row.headspaceIn)} in headspace` : 'Headspace';
-  return [...acid, headspace, 'Bubbles freed', 'Topped up, headspace again', 'Rims wiped', 'Lids fingertip-tight'];
+  const bath = batch.method === 'low-temperature-bath';
+  const water = wantsCoolWater(batch) ? [`Thermometer: water at ${bath ? '120 to 140' : '140'} F, no hotter`] : [];
+  return [
+    ...water,
+    ...acid,
+    headspace,
+    'Bubbles freed',
+    'Topped up, headspace again',
+    'Rims wiped',
+    'Lids fingertip-tight',
+  ];
 }
 
 interface LoadChecklistProps {

@@ -90,10 +90,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
   const untold = open.filter(({ why }) => why === 'untold').map((step) => step.task);
   const held = open.find(({ why }) => why !== 'untold');
   const [agoMin, setAgoMin] = useState<Readonly<Record<string, number>>>({});
-  const checks = [
-    ...untold.map(doneWords),
-    ...checksOf(row.kind === 'testedRow' ? row : undefined, batch.jar),
-  ];
+  const checks = [...untold.map(doneWords), ...checksOf(row.kind === 'testedRow' ? row : undefined, batch.jar, batch)];
   const toCheck = checks.filter((check) => !ticked.includes(check)).length;
   const toKitchen = () => router.navigate('/kitchen');
   const start = () => {

@@ -1,4 +1,5 @@
 import { type Batch, cardOf, mainCropOf, nameOf } from '@hoddle/core/day/batch';
+import { HANDS } from '@hoddle/core/day/dayProblem';
 import { isCrop } from '@hoddle/core/handbook/crops';
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { closeBatch } from '@hoddle/core/kitchen/closeBatch';
@@ -10,7 +11,7 @@ import { View } from 'react-native';
 import { type Day } from '@/features/day/useDay';
 import { idOfWords, useJarsIn } from '@/features/pantry/useJarsIn';
 import { useHousehold } from '@/store/useHousehold';
-import { dayAndDate } from '@/ui/clockWords';
+import { clockTimeFrom, dayAndDate } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
 import { KitchenKey } from './KitchenKey';
 import { useLoads } from './useLoad';
@@ -55,6 +56,11 @@ function BatchRow({ batch, day, states }: { batch: Batch; day: Day; states: Read
           These differ: look at the towel, and put right what was written down.
         </Words>
       )}
+      {toldBefore(batch, day).map(({ id, words, endedAt }) => (
+        <Words key={id} size="lead" tone="milk-2">
+          “{words}” was done before, over {clockTimeFrom(endedAt, day.startAt)}.
+        </Words>
+      ))}
       {record && partJar && (
         <IntoTheCold batch={batch} recordId={record.id} jar={partJar.jar} jars={1} part={partJar.part} />
       )}
@@ -64,6 +70,15 @@ function BatchRow({ batch, day, states }: { batch: Batch; day: Day; states: Read
         ))}
     </View>
   );
+}
+
+/** Waits of a batch that were over before anybody told: when, as it was said. */
+function toldBefore(batch: Batch, { live, state }: Day): { id: string; words: string; endedAt: number }[] {
+  const own = (live?.running.tasks ?? []).filter(({ batchId, needs }) => batchId === batch.id && !needs[HANDS]);
+  return own.flatMap(({ id, words }) => {
+    const [end] = (state.steps.get(id)?.ends ?? []).filter(({ toldAt }) => toldAt !== undefined);
+    return end ? [{ id, words, endedAt: end.at }] : [];
+  });
 }
 
 /** Jars that went into no canner: into the refrigerator, once, with the day they are eaten by. */
