@@ -376,6 +376,7 @@ test('reality moves: the change is one line, can be refused, and moves the day w
   await expect(page.getByText(/Damson plums/).first()).toBeVisible();
   await hands.goto('/kitchen/change');
   await hands.press(/^Cook has to go/);
+  await hands.press('For the rest of the day');
   await expect(page.getByText(/^What is left cannot be done so/)).toBeVisible();
 });
 
