@@ -54,7 +54,7 @@ export function LoadChecklist({ checks, ticked, onTick, lids, onLids, children }
     onTick(ticked.includes(check) ? ticked.filter((other) => other !== check) : [...ticked, check]);
   return (
     <View className="gap-2 border-t-2 border-hair pt-3">
-      <Heading>Every jar, before it goes in</Heading>
+      <Heading>Before they go in</Heading>
       {checks.map((check) => (
         <CheckRow key={check} words={check} checked={ticked.includes(check)} onPress={() => flip(check)} />
       ))}

@@ -5,6 +5,7 @@ import { type DayTask } from '@hoddle/core/day/dayProblem';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { openStepWords } from '@hoddle/core/kitchen/heldBackWords';
+import { testedPart } from '@hoddle/core/kitchen/testedPart';
 import { guestsOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
 import { type KitchenEvent, type Lids } from '@hoddle/core/kitchen/kitchenEvent';
 import { productRow } from '@hoddle/core/handbook/products';
@@ -90,7 +91,10 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
   const untold = open.filter(({ why }) => why === 'untold').map((step) => step.task);
   const held = open.find(({ why }) => why !== 'untold');
   const [agoMin, setAgoMin] = useState<Readonly<Record<string, number>>>({});
-  const checks = [...untold.map(doneWords), ...checksOf(row.kind === 'testedRow' ? row : undefined, batch.jar, batch)];
+  const checks = [
+    ...new Set(untold.filter(isAsked).map(doneWords)),
+    ...checksOf(row.kind === 'testedRow' ? row : undefined, batch.jar, batch),
+  ];
   const toCheck = checks.filter((check) => !ticked.includes(check)).length;
   const toKitchen = () => router.navigate('/kitchen');
   const start = () => {
@@ -126,7 +130,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
             )}
             {toCheck > 0 && (
               <Words weight={600}>
-                {toCheck} {toCheck === 1 ? 'thing' : 'things'} to look at on every jar first.
+                {toCheck} {toCheck === 1 ? 'thing' : 'things'} to tick first.
               </Words>
             )}
             <Key
@@ -176,7 +180,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
           {planned && (
             <LoadChecklist checks={checks} ticked={ticked} onTick={setTicked} lids={lids} onLids={setLids}>
               {untold
-                .filter((task) => !needsHands(task))
+                .filter((task) => !needsHands(task) && task.minutes.p50 >= LONG_WAIT_MIN)
                 .map((task) => (
                   <View key={task.id} className="gap-1">
                     <Words weight={600}>“{task.words}” was over</Words>
@@ -194,6 +198,14 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
       </View>
     </Screen>
   );
+}
+
+/** A wait that may have been over hours ago, and is asked when. */
+const LONG_WAIT_MIN = 100;
+
+/** What was tested, a wait and the filling are asked for one by one; the work between them was done with those. */
+function isAsked(task: DayTask): boolean {
+  return testedPart(task) !== undefined || !needsHands(task) || task.kind === 'fill';
 }
 
 /** A step that nobody told of, as it is ticked off. */
