@@ -59,6 +59,8 @@ export function beforeYouStart(batches: readonly Batch[]): BeforeYouStart {
   const resources = batches.flatMap((batch) => stepsOfBatch(batch).flatMap(({ step }) => step.row.resources));
   // A tool that a recipe of the household's own names stands there by its name.
   const named = resources.flatMap((resource) => TOOL_WORDS[resource] ?? (NO_TOOLS.includes(resource) ? [] : resource));
+  // Jars are boiled in a pot of their own.
+  if (jars.some(({ sterile }) => sterile)) named.push('big pot');
   const always = batches.some(isCanned) ? [...FOR_THE_CANNER, ...ALWAYS] : ALWAYS;
   return {
     jars,

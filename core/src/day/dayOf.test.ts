@@ -79,10 +79,12 @@ test('under 10 minutes each load’s jars are boiled and filled within the hour,
     const fill = own.filter(({ task }) => task.kind === 'fill').reduce((a, b) => (b.startMin < a.startMin ? b : a));
     expect(boil.endMin - boil.startMin).toBe(13);
     expect(boil.task.words).toBe('Boil 7 quarts 13 min: sterile');
+    expect(boil.task.needs).toMatchObject({ burners: 1, 'big pot': 1 });
     expect(fill.startMin - boil.endMin).toBeGreaterThanOrEqual(0);
     expect(fill.startMin - boil.endMin).toBeLessThanOrEqual(60);
   }
   expect(beforeYouStart([short]).jars).toMatchObject([{ jars: 14, sterile: { jars: 14, minutes: 13 } }]);
+  expect(beforeYouStart([short]).tools).toContain('big pot');
   const clean = { ...short, processMinutes: 10 };
   expect(planned([clean]).plan.tasks.some(({ task }) => task.entry === 'sterile-jars')).toBe(false);
   expect(beforeYouStart([clean]).jars[0]?.sterile).toBeUndefined();

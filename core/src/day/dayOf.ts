@@ -274,7 +274,7 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
       for (const step of preparing.slice(lastLong + 1)) own.add(step, { ...part, kind: 'prepare' });
       own.join();
       own.require({ task: ready.id });
-      const sterile = sterileJars(batch, load, ready, minutesOf(batch, load, batches));
+      const sterile = sterileJars(batch, load, ready, minutesOf(batch, load, batches), kitchen.setup);
       for (const { id } of sterile.slice(-1)) own.require({ task: id, maxLag: STERILE_HOLD_MIN });
       for (const step of sequence.slice(filling)) own.add(step, { ...part, kind: 'fill' });
       if (!isCanned(batch)) own.keepCold(batch, load);
@@ -576,12 +576,20 @@ const STERILE_HOLD_MIN = 60;
 const STERILE_JARS = 'sterile-jars';
 
 /** Where the tested time is under 10 minutes a load's jars are boiled before they are filled. Handbook rule 4. */
-function sterileJars(batch: Batch, load: PlannedLoad, ready: DayTask, processMinutes: number): DayTask[] {
+function sterileJars(
+  batch: Batch,
+  load: PlannedLoad,
+  ready: DayTask,
+  processMinutes: number,
+  { bigPots }: KitchenSetup,
+): DayTask[] {
   const sterile = isCanned(batch) ? sterilizeJars(processMinutes, batch.altitudeFt) : undefined;
   if (!sterile) return [];
   const { minutes } = sterile;
   const jars = countJars(load.jars, batch.jar);
-  const own = { kind: 'prepare', batchId: batch.id, loadId: load.id, needs: { [BURNERS]: 1 } } as const;
+  // Where there is no big pot they are boiled in what there is.
+  const needs = { [BURNERS]: 1, [WATCH]: 1, ...(bigPots > 0 && { 'big pot': 1 }) };
+  const own = { kind: 'prepare', batchId: batch.id, loadId: load.id, needs } as const;
   const toTheBoil = `jars to the boil ${load.id}`;
   return [
     {

@@ -160,3 +160,49 @@ test('time that is up calls until the heat is off, and is missed when that comes
   expect(missed(at(57, off), 57 * MIN)).toMatchObject([{ kind: 'time-up', answeredAt: 56 * MIN }]);
   expect(ringing(at(62, off), 62 * MIN)).toMatchObject([{ kind: 'rest-over' }]);
 });
+
+test('water is called for by how the day goes, filled jars by how long they wait, and what was done before called nobody', () => {
+  const water = task('preheat c', '', 20, { kind: 'preheat', cannerId: 'c' });
+  const simmer = task('simmer', 'simmer-N', 40);
+  const fill = task('fill one', 'fill', 10, {
+    kind: 'fill',
+    loadId: 'one',
+    needs: { hands: 1 },
+    after: [{ task: 'simmer' }],
+  });
+  const load = task('load one', 'load', 4, {
+    kind: 'load',
+    loadId: 'one',
+    cannerId: 'c',
+    after: [{ task: 'fill one' }],
+  });
+  const order = { method: 'boiling-water', jars: 9, processMinutes: 30, restMinutes: 5, leastRestMinutes: 5 } as const;
+  const planned = { startAt: { 'preheat c': 90 * MIN }, cannerOf: {}, endAt: 0 };
+  const began = tell(0, { type: 'day-started', order: planned, aim: { jars: 9, pounds: 9, handsMin: 9, endAt: 0 } });
+  const at = (minute: number, events: DayEvent[], laidMin: number, kitchen: KitchenEvent[] = []) => {
+    const loads = new Map([['one', { order, state: loadState(order, kitchen), cannerId: 'c' }]]);
+    const day = { ...running([water, simmer, fill, load], [began, ...events]), loads };
+    const laid = new Map([['preheat c', laidMin]]);
+    return alarmsOf(day, progressOf(day, minute * MIN), minute * MIN, laid).map(({ kind, dueAt }) => [
+      kind,
+      dueAt / MIN,
+    ]);
+  };
+  // 47 minutes before the plan's own time, since the jars are ready then.
+  expect(at(42, [], 43)).toEqual([]);
+  expect(at(43, [], 43)).toEqual([['start', 43]]);
+  // Late: the plan's time has come, the jars' has not.
+  expect(at(100, [], 130)).toEqual([]);
+  // Told afterwards, from before the day began: nobody was to stir, and nothing is late.
+  const before = tell(60, { type: 'done-before', taskId: 'simmer', endedAt: 30 * MIN });
+  expect(at(60, [before], 200)).toEqual([['step-over', 30]]);
+  const filled = [
+    before,
+    tell(61, { type: 'step-started', taskId: 'fill one' }),
+    tell(70, { type: 'step-done', taskId: 'fill one' }),
+  ];
+  expect(at(84, filled, 200)).toEqual([['step-over', 30]]);
+  expect(at(86, filled, 200)).toContainEqual(['jars-wait', 85]);
+  const into: KitchenEvent = { id: 'k', loadId: 'one', at: 80 * MIN, type: 'load-started', jars: 9 };
+  expect(at(86, filled, 200, [into]).map(([kind]) => kind)).not.toContain('jars-wait');
+});

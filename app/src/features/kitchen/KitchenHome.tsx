@@ -5,6 +5,7 @@ import { isDue, nextThings, whatNow } from '@hoddle/core/kitchen/whatNow';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
+import { pastWords } from '@/features/day/finishWords';
 import { type Day, hasPlan, type LiveDay, useDay } from '@/features/day/useDay';
 import { useHousehold } from '@/store/useHousehold';
 import { useIsWide } from '@/ui/StationBar';
@@ -84,8 +85,14 @@ function Running({ day, live }: { day: Day; live: LiveDay }) {
     </>
   );
   const next = <NextThings day={day} things={nextThings(day.tasks, live.progress, beside)} />;
+  const past = hasPlan(day) ? pastWords(day) : undefined;
   return (
     <View className="gap-4 pb-6">
+      {past && (
+        <Words size="lead" tone="milk-2" className={wide ? 'px-6' : 'px-4'}>
+          The day {past}.
+        </Words>
+      )}
       {waits.filter(callOf).map(row)}
       {hot.map((alarm) => (
         <ThermometerRow key={alarm.id} day={day} alarm={alarm} />
