@@ -74,6 +74,13 @@ test('each canner serves its own ways of processing', () => {
   expect(capacityOf({ ...tallPressure, declaredQuarts: 3 }, 'pint')).toMatchObject({ kind: 'refusal' });
 });
 
+test('a canner whose boil nobody sees serves no way of processing, unless it times itself', () => {
+  const locked = { ...common, electric: true, lidLocks: true };
+  expect(methodsOf(locked)).toEqual([]);
+  expect(capacityOf(locked, 'pint', { method: 'boiling-water' }).kind).not.toBe('holds');
+  expect(methodsOf({ ...locked, timesItself: true })).toContain('boiling-water');
+});
+
 test('jars on the map stand inside the wall and apart from each other, in every canner of the handbook', () => {
   for (const canner of canners) {
     for (const jar of ['quart', 'pint', 'half-pint'] as const) {
