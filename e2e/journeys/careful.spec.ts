@@ -135,7 +135,10 @@ test('the second raw load waits for cool water; a load told late without its aci
     await hands.goto('/kitchen/change');
     await hands.press(/has to go$/);
     await expect(page.getByText(/^Until when is/)).toBeVisible();
-    await hands.key(/^Back at/).first().click();
+    await hands
+      .key(/^Back at/)
+      .first()
+      .click();
     await hands.press(/^(Do it so|Tell it all the same)$/);
     await expect.poll(async () => (await state()).dayEvents.some(({ until }) => until !== undefined)).toBe(true);
     await watch.fits();

@@ -178,7 +178,7 @@ test('half a dose of acid does not lead to filling, the dose does; another scree
   const confirm = page.getByRole('button', { name: /in every quart\?$|^Every quart has/ });
   await expect(confirm).toBeDisabled();
   await pad.getByRole('button', { name: /: more$/ }).click();
-  await expect(page.getByRole('alert')).toContainText('Too little: a quart needs 2 Tbsp');
+  await expect(page.getByRole('alert').filter({ hasText: 'Too little: a quart needs 2 Tbsp' })).toBeVisible();
   await expect(confirm).toBeDisabled();
   const other = await (await browser.newContext()).newPage();
   await other.goto(`${server.address}/kitchen`);

@@ -63,7 +63,13 @@ export async function startServer(file = newFile(), clock: Clock = { now: () => 
       const batches = all.filter(({ loads }) => loads.some(({ id, withLoadId }) => [id, withLoadId].includes(loadId)));
       const { kitchen, burners, units, canners, ownJars } = await readSettings(db);
       const setup = { ...kitchen, burners, units };
-      const running = runningDay(batches, { setup, canners, ownJars }, await readEvents(db), await readDayEvents(db), at);
+      const running = runningDay(
+        batches,
+        { setup, canners, ownJars },
+        await readEvents(db),
+        await readDayEvents(db),
+        at,
+      );
       const into = running.tasks.find(({ id }) => id === `load ${loadId}` || id === `cool ${loadId}`);
       const day = new Date(batches[0]?.startAt ?? at).toISOString().slice(0, 10);
       for (const { task } of into ? openBefore(into, running, at) : []) {

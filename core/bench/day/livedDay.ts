@@ -1,4 +1,11 @@
-import { type DayProblem, type DayTask, HANDS, isCannerResource, type ScheduledTask, WATCH } from '../../src/day/dayProblem';
+import {
+  type DayProblem,
+  type DayTask,
+  HANDS,
+  isCannerResource,
+  type ScheduledTask,
+  WATCH,
+} from '../../src/day/dayProblem';
 import { type SearchResource } from '../../src/day/search/scheduleProblem';
 import { type Chance } from '../chance';
 

@@ -44,12 +44,7 @@ export function kitchenEventsRoute(db: Database, clock: Clock): Router {
 }
 
 /** @throws Problem 422 where a load is started now that nothing is tested for any more */
-async function holdTested(
-  db: Database,
-  clock: Clock,
-  event: KitchenEvent,
-  { untested }: LoadOrder,
-): Promise<void> {
+async function holdTested(db: Database, clock: Clock, event: KitchenEvent, { untested }: LoadOrder): Promise<void> {
   const { type } = event;
   const starts = type === 'load-started' || type === 'boil-reached' || type === 'machine-started';
   if (untested === undefined || !starts) return;

@@ -203,9 +203,9 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
 /** A wait that may have been over hours ago, and is asked when. */
 const LONG_WAIT_MIN = 100;
 
-/** What was tested, a wait and the filling are asked for one by one; the work between them was done with those. */
+/** What was tested, a wait, the filling and the heat of the water are asked for one by one; the work between them was done with those. */
 function isAsked(task: DayTask): boolean {
-  return testedPart(task) !== undefined || !needsHands(task) || task.kind === 'fill';
+  return testedPart(task) !== undefined || !needsHands(task) || ['fill', 'cool-water'].includes(task.kind);
 }
 
 /** A step that nobody told of, as it is ticked off. */
