@@ -17,10 +17,10 @@ export function heldBackWords(held: HeldBack): string {
 /** What another step waits for, how long still, and why. */
 export function openStepWords({ task, why, leftMin, part }: OpenStep): string {
   switch (why) {
-    case 'runs': {
-      const left = leftMin === undefined || leftMin <= 0 ? '' : `, ${minutesWords(leftMin)} left`;
-      return `“${task.words}” is not over${left}: its time is part of ${part ? 'what was tested' : 'the recipe'}.`;
-    }
+    case 'runs':
+      // What a look at the pot ends has no time of its own.
+      if (leftMin === undefined) return `“${task.words}” is looked at first: say at its clock when it is done.`;
+      return `“${task.words}” is not over, ${minutesWords(leftMin)} left: its time is part of ${part ? 'what was tested' : 'the recipe'}.`;
     case 'untold':
       return part
         ? `“${task.words}” comes first: it is part of what was tested.`

@@ -1,5 +1,6 @@
 import { nameOf } from '@hoddle/core/day/batch';
 import { type Alarm } from '@hoddle/core/kitchen/alarms';
+import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { type Day } from '@/features/day/useDay';
 
 /** What a call asks for, in a few words, and of what. */
@@ -24,8 +25,10 @@ export function alarmWords(
       return `180 to 185 F? ${vessel}`;
     case 'start':
       return `Water on: ${vessel}`;
-    case 'jars-wait':
-      return `Filled jars wait: into ${vessel}`;
+    case 'jars-wait': {
+      const isBusy = day.loads.some(({ cannerId, phase }) => cannerId === load?.cannerId && IN_CANNER.includes(phase));
+      return isBusy ? `Filled jars wait for ${vessel}: keep them hot` : `Filled jars wait: into ${vessel}`;
+    }
     case 'step-over':
       return `Time is up: ${step}`;
     case 'ask':
