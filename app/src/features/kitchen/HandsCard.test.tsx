@@ -3,7 +3,7 @@ import { fireEvent, render, screen } from '@testing-library/react-native';
 import { type Day, type LiveDay } from '@/features/day/useDay';
 import { EMPTY_HOUSEHOLD } from '@/store/emptyHousehold';
 import { useHouseholdStore } from '@/store/householdStore';
-import { HandsCard } from './HandsCard';
+import { HandsCard, stepWords } from './HandsCard';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: jest.fn() }) }));
 
@@ -95,4 +95,12 @@ test('work that nobody told of is told as done by the same tap, and each step as
     { event: { type: 'done-before', taskId: 'peel' } },
     { event: { type: 'step-started', taskId: 'pack' } },
   ]);
+});
+
+test('as many jars are lifted out as stand in the canner, whatever was planned', () => {
+  const batch = { id: 'b', product: 'plums', jar: 'pint', uses: [], loads: [{ id: 'l', number: 1, jars: 8 }] };
+  const day = { batches: [batch], loads: [{ id: 'l', jars: 9 }] } as unknown as Day;
+  const lift = { ...task('unload l', true, []), kind: 'unload', words: 'Lift out 8 pints', batchId: 'b', loadId: 'l' };
+  const entry = { task: lift as unknown as DayTask, startMin: 0, endMin: 5 };
+  expect(stepWords(entry, day)).toMatch(/^Lift out 9 pints, /);
 });
