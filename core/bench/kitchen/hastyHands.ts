@@ -136,5 +136,6 @@ function oneTap(
     return { ...common, type: 'step-started', ...(chance.uniform(0, 1) < 0.1 && { again: true }) };
   if (isSensible ? isBegun : dice < 0.75)
     return { ...common, type: 'step-done', ...(chance.uniform(0, 1) < 0.3 && { sure: true }) };
+  if (!isSensible && dice > 0.95) return { ...common, type: 'clock-started', minutes: chance.oneOf([1, 5, 30]) };
   return { ...common, type: 'done-before', endedAt: at - chance.oneOf([0, 10, 50, 90, 600]) * MIN };
 }

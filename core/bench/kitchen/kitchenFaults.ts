@@ -112,7 +112,9 @@ function windowFaults(day: HastyDay, known: Known, task: DayTask, before: readon
 /** Ends that were told of a step, but not those of before its own work was over. */
 function endsOf(known: Known, task: DayTask, taps: readonly Tap[]): number[] {
   const work = isHands(task) ? undefined : known.task(task.after.find(({ maxLag }) => maxLag === 0)?.task ?? '');
-  const workEnds = work ? events(taps, work.id).filter(({ type }) => type !== 'step-started') : [];
+  const workEnds = work
+    ? events(taps, work.id).filter(({ type }) => type === 'step-done' || type === 'done-before')
+    : [];
   const anew = work
     ? events(taps, work.id).flatMap((event) => ('again' in event && event.again ? [event.at] : []))
     : [];
@@ -217,7 +219,9 @@ function loadsOf({ batches }: Pick<HastyDay, 'batches'>, { batchId }: DayTask): 
 
 function events(taps: readonly Tap[], taskId: string): OfStep[] {
   return taps.flatMap(({ event }) =>
-    'taskId' in event && event.taskId === taskId && /^(?:step-|done-before)/.test(event.type) ? [event as OfStep] : [],
+    'taskId' in event && event.taskId === taskId && /^(?:step-|done-before|clock-)/.test(event.type)
+      ? [event as OfStep]
+      : [],
   );
 }
 
@@ -247,13 +251,15 @@ function isOver(known: Known, task: DayTask, taps: readonly Tap[], at: number): 
         .map(when)
         .filter((each) => each <= at)
     : [];
-  const began = lastStart > -Infinity ? lastStart : Math.min(Infinity, ...workTold);
+  // A clock within it begins it where nobody has, and never cuts it short.
+  const clocks = told.filter(({ type }) => type === 'clock-started').map(when);
+  const began = lastStart > -Infinity ? lastStart : Math.min(Infinity, ...workTold, ...clocks);
   if (at >= began + task.minutes.p50 * MIN) return true;
   return told.some((event) => {
     if (event.type !== 'step-done') return false;
     if (event.sure && !NEEDED.test(task.entry ?? '')) return true;
     const starts = told.filter((each) => each.type === 'step-started' && each.at <= event.at).map(when);
-    const from = starts.length > 0 ? Math.max(...starts) : Math.min(Infinity, ...workTold);
+    const from = starts.length > 0 ? Math.max(...starts) : Math.min(Infinity, ...workTold, ...clocks);
     return from === Infinity || event.at >= from + task.minutes.p50 * MIN;
   });
 }

@@ -4,7 +4,7 @@ import { type DayState } from './dayState';
 import { loadClock } from './loadClock';
 import { type LoadOrder, type LoadState, processEndsAt } from './loadState';
 import { endThatCounts, waitEndsAt } from './stepEnd';
-import { stepClock } from './stepClock';
+import { clockEndsAt, stepClock } from './stepClock';
 import { testedPart } from './testedPart';
 
 const MINUTE_MS = 60_000;
@@ -64,7 +64,8 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
       const from = startMin === undefined || end.toldAt !== undefined ? endMin - task.minutes.p50 : startMin;
       done(task.id, Math.min(from, endMin), endMin);
     } else if (startMin !== undefined) {
-      const endMin = step?.clock ? minuteOf(step.clock.at) + step.clock.minutes : startMin + task.minutes.p50;
+      const clockEnd = clockEndsAt(stepClock(task), step, startAt + startMin * MINUTE_MS);
+      const endMin = clockEnd === undefined ? startMin + task.minutes.p50 : minuteOf(clockEnd);
       of.set(task.id, { kind: 'running', startMin, endMin: Math.max(nowMin + 1, endMin) });
     }
   };

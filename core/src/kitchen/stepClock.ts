@@ -66,6 +66,23 @@ export interface StepReading {
   readonly timeIsUp: boolean;
 }
 
+/**
+ * When the clock of a step is up: the one that was started by hand, and else its own wait. What passes by itself is made
+ * longer by a clock within it, never shorter; only what is looked at is asked again as soon as the clock says.
+ *
+ * @param beganAt epoch milliseconds
+ */
+export function clockEndsAt(
+  { minutes, asks }: StepClock,
+  state: Pick<StepState, 'clock'> | undefined,
+  beganAt: number,
+): number | undefined {
+  const own = minutes === undefined ? undefined : beganAt + minutes * MINUTE_MS;
+  if (!state?.clock) return own;
+  const byHand = state.clock.at + state.clock.minutes * MINUTE_MS;
+  return own === undefined || asks !== undefined ? byHand : Math.max(own, byHand);
+}
+
 /** @returns undefined for a step that does not run */
 export function readStep(
   clock: StepClock,
@@ -76,10 +93,9 @@ export function readStep(
   if (own?.kind !== 'running') return undefined;
   const beganAt = startAt + own.startMin * MINUTE_MS;
   const sinceMs = Math.max(0, now - beganAt);
-  // A clock that was started by hand counts, and else the step's own wait.
-  const [from, minutes] = state?.clock ? [state.clock.at, state.clock.minutes] : [beganAt, clock.minutes];
-  if (minutes === undefined) return { sinceMs, timeIsUp: false };
-  const endsAt = from + minutes * MINUTE_MS;
-  const leftMs = Math.min(minutes * MINUTE_MS, Math.max(0, endsAt - now));
+  const endsAt = clockEndsAt(clock, state, beganAt);
+  if (endsAt === undefined) return { sinceMs, timeIsUp: false };
+  const wholeMs = endsAt - Math.min(endsAt, Math.max(beganAt, state?.clock?.at ?? beganAt));
+  const leftMs = Math.min(wholeMs, Math.max(0, endsAt - now));
   return { sinceMs, leftMs, endsAt, timeIsUp: now >= endsAt };
 }

@@ -1,7 +1,7 @@
 import { type DayTask } from '../day/dayProblem';
 import { needsHands } from '../day/restOfDay';
 import { type StepEnd, type StepState } from './dayState';
-import { stepClock } from './stepClock';
+import { clockEndsAt, stepClock } from './stepClock';
 import { HEAT_HOLDS_MIN, testedPart } from './testedPart';
 
 const MINUTE_MS = 60_000;
@@ -12,10 +12,8 @@ const MINUTE_MS = 60_000;
  * @param beganAt epoch milliseconds
  */
 export function waitEndsAt(task: DayTask, state: StepState | undefined, beganAt: number): number | undefined {
-  if (needsHands(task)) return undefined;
-  const { minutes, asks } = stepClock(task);
-  if (asks !== undefined || minutes === undefined) return undefined;
-  return state?.clock ? state.clock.at + state.clock.minutes * MINUTE_MS : beganAt + minutes * MINUTE_MS;
+  const clock = stepClock(task);
+  return needsHands(task) || clock.asks !== undefined ? undefined : clockEndsAt(clock, state, beganAt);
 }
 
 /**
