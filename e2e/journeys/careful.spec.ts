@@ -1,7 +1,9 @@
 import { expect, type Page, test } from '@playwright/test';
+import { BIG_POT } from '../bigPot';
 import { atEight, giveDemoClock, laterBy } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
+import { throughSteps } from '../throughSteps';
 import { watchPage } from '../watchPage';
 
 const HOUR = 60 * 60_000;
@@ -14,11 +16,6 @@ test.beforeEach(async () => {
 });
 test.afterEach(() => server.stop());
 
-const POT = {
-  ...{ id: '0198f3a0-0000-7000-8000-0000000000c1', name: 'Big pot', method: 'boiling-water', insideDiameterIn: 13.25 },
-  ...{ insideHeightIn: 10.5, rackHeightIn: 0.6, declaredQuarts: 7, declaredPints: 9, declaredHalfPints: 9 },
-  ...{ alsoBoilingWater: false, layers: 1, burnerWatts: 2_500, electric: false, timesItself: false, testFits: [] },
-};
 const idOf = (last: string) => `0198f3a0-0000-7000-8000-0000000000${last}`;
 
 interface State {
@@ -32,10 +29,10 @@ const state = async () => (await server.call('GET', '/state')).body as State;
 
 async function planned(batch: object, loads: number): Promise<void> {
   const { household, now } = await state();
-  const put = await server.call('PUT', '/household', { ...household, altitudeFt: 500, canners: [POT] });
+  const put = await server.call('PUT', '/household', { ...household, altitudeFt: 500, canners: [BIG_POT] });
   expect(put.status).toBe(200);
   const reply = await server.call('POST', '/batches', {
-    ...{ id: idOf('b1'), jar: 'pint', method: 'boiling-water', altitudeFt: 500, cannerId: POT.id, startAt: now },
+    ...{ id: idOf('b1'), jar: 'pint', method: 'boiling-water', altitudeFt: 500, cannerId: BIG_POT.id, startAt: now },
     ...{ uses: [], loads: Array.from({ length: loads }, (_, i) => ({ id: idOf(`d${i}`), number: i + 1, jars: 8 })) },
     ...batch,
   });
@@ -66,15 +63,7 @@ test('a salting is not cut short, was done last night by its time; and jars do n
     await hands.goto('/kitchen');
     const salting = page.getByRole('group', { name: /^Salt and ice/ });
     const why = page.getByRole('alert').filter({ hasText: 'its time is part of what was tested' });
-    for (let step = 0; step < 18 && !(await why.isVisible()); step++) {
-      for (const name of ['Start', 'Done']) {
-        const key = hand(page).getByRole('button', { name, exact: true });
-        if (!(await key.isVisible())) continue;
-        if (name === 'Done') await laterBy(server, 3);
-        await page.waitForTimeout(600);
-        await key.click();
-      }
-    }
+    await throughSteps(page, server, why);
     await expect(salting.getByRole('timer')).toBeVisible();
     await expect(salting.getByRole('button', { name: /End|Done/ })).toHaveCount(0);
     await expect(why).toBeVisible();
@@ -112,6 +101,8 @@ test('the second raw load waits for cool water; a load told late without its aci
   const marked = page.getByRole('alert').filter({ hasText: /Load 1 went in before this was over/ });
   await expect(marked).toContainText('Acid into each jar');
   await expect(marked).toContainText('no shelf jars');
+  // The acid of an hour ago cannot be told any more.
+  await expect(marked.getByRole('button')).toHaveCount(0);
 
   await test.step('cooled, by the thermometer, before the second load', async () => {
     for (const [type, minute] of [

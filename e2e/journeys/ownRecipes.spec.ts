@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { BIG_POT } from '../bigPot';
 import { atEight, giveDemoClock, laterBy } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
@@ -74,24 +75,7 @@ async function paste(page: Page, hand: ReturnType<typeof counted>, text: string)
 /** Set, not typed: the keys of the household are another journey's. */
 async function kitchenAt(altitudeFt: number): Promise<void> {
   const { household } = (await server.call('GET', '/state')).body as { household: object };
-  const pot = {
-    ...{
-      id: '0198f3a0-0000-7000-8000-0000000000c1',
-      name: 'Big pot',
-      method: 'boiling-water',
-      insideDiameterIn: 13.25,
-    },
-    ...{
-      insideHeightIn: 10.5,
-      rackHeightIn: 0.6,
-      declaredQuarts: 7,
-      declaredPints: 9,
-      declaredHalfPints: 9,
-      alsoBoilingWater: false,
-    },
-    ...{ layers: 1, burnerWatts: 2_500, electric: false, timesItself: false, testFits: [] },
-  };
-  const reply = await server.call('PUT', '/household', { ...household, altitudeFt, canners: [pot] });
+  const reply = await server.call('PUT', '/household', { ...household, altitudeFt, canners: [BIG_POT] });
   expect(reply.status).toBe(200);
 }
 

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { BIG_POT } from '../bigPot';
 import { atEight, giveDemoClock, laterBy } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
@@ -12,16 +13,11 @@ test.beforeEach(async () => {
 });
 test.afterEach(() => server.stop());
 
-const POT = {
-  ...{ id: '0198f3a0-0000-7000-8000-0000000000c1', name: 'Big pot', method: 'boiling-water', insideDiameterIn: 13.25 },
-  ...{ insideHeightIn: 10.5, rackHeightIn: 0.6, declaredQuarts: 7, declaredPints: 9, declaredHalfPints: 9 },
-  ...{ alsoBoilingWater: false, layers: 1, burnerWatts: 2_500, electric: false, timesItself: false, testFits: [] },
-};
 const LOAD = '0198f3a0-0000-7000-8000-0000000000b2';
 
 async function kitchenAt(altitudeFt: number): Promise<void> {
   const { household } = (await server.call('GET', '/state')).body as { household: object };
-  expect((await server.call('PUT', '/household', { ...household, altitudeFt, canners: [POT] })).status).toBe(200);
+  expect((await server.call('PUT', '/household', { ...household, altitudeFt, canners: [BIG_POT] })).status).toBe(200);
 }
 
 // Applesauce in quarts: 20 minutes to 1,000 ft, 35 above 6,000. USDA Complete Guide 2015, guide 2, as recalled.
@@ -34,7 +30,7 @@ test('planned at 800 ft and cooked at 6,500: the plan says it, the clock runs 35
   const { now } = (await server.call('GET', '/state')).body as { now: number };
   const planned = await server.call('POST', '/batches', {
     ...{ id: '0198f3a0-0000-7000-8000-0000000000b1', product: 'applesauce', jar: 'quart', pack: 'hot' },
-    ...{ method: 'boiling-water', altitudeFt: 800, processMinutes: 20, cannerId: POT.id, startAt: now, uses: [] },
+    ...{ method: 'boiling-water', altitudeFt: 800, processMinutes: 20, cannerId: BIG_POT.id, startAt: now, uses: [] },
     loads: [{ id: LOAD, number: 1, jars: 3 }],
   });
   expect(planned.status).toBe(201);

@@ -161,12 +161,14 @@ function minuteFaults({ taps, running, batches }: HastyDay): string[] {
 function markFaults(day: HastyDay): string[] {
   const { taps, running, dayEvents } = day;
   const known = of(running.tasks);
-  return [...running.loads].flatMap(([id, { state }]) => {
+  return [...running.loads].flatMap(([id, { state, order }]) => {
     const task = known.task(`load ${id}`);
     const { startedAt } = state;
     if (startedAt === undefined || !task) return [];
     const missing = known
       .ancestors(task)
+      // Jars that run 10 minutes and more need be no more than clean: handbook rule 4.
+      .filter(({ entry }) => entry !== 'sterile-jars' || order.processMinutes < 10)
       .filter((each) => needs(day, each) !== undefined && !isOver(known, each, taps, startedAt));
     const isMarked = passedOver(id, running, dayEvents).length > 0;
     return missing.length > 0 && !isMarked

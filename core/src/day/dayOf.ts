@@ -1,17 +1,7 @@
 import { type Canner, isPressure, type OwnJar } from '../canner/canner';
-import {
-  asTaken,
-  coolDown,
-  heatUpKey,
-  type HeatUpQuestion,
-  heatUpMinutes,
-  loadingF,
-  preheatMinutes,
-  wantsCoolWater,
-} from '../canner/heatUp';
+import { asTaken, heatUpKey, type HeatUpQuestion, heatUpMinutes, preheatMinutes } from '../canner/heatUp';
 import { COOL_MINUTES, restMinutes } from '../canner/restMinutes';
 import { CROP_NAMES, isCrop } from '../handbook/crops';
-import { sterilizeJars } from '../process/sterilizeJars';
 import { countJars, JARS, type JarSize } from '../handbook/jars';
 import { CANNER_STEPS, READY_JARS, type Step } from '../handbook/steps';
 import { KG_PER_LB } from '../measure/amount';
@@ -30,6 +20,7 @@ import {
   type PlannedLoad,
 } from './batch';
 import { cannerWords } from './cannerWords';
+import { COOL_WATER_STEP, withCooling } from './coolWater';
 import { type DayStep, stepsOfBatch } from './daySequence';
 import {
   BURNERS,
@@ -43,16 +34,15 @@ import {
 } from './dayProblem';
 import { dayResources } from './dayResources';
 import { type KitchenSetup } from './kitchenSetup';
+import { isLongWait } from './longWait';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf, together } from './sharedLoad';
 import { type Lag } from './search/scheduleProblem';
+import { STERILE_HOLD_MIN, sterileJars } from './sterileJars';
 
 type Span = readonly [low: number, high: number];
 
 /** From here on a batch is in its jars, and hot jars go into the canner soon. */
 const INTO_JARS = ['acid', 'raw-pack', 'pack-hot', 'fill'];
-
-/** Waits from here on are made once for the whole batch: a soak, a drip, a night in the cold. */
-const LONG_WAIT_MIN = 100;
 
 /** Cut, cooked or soaked food stands so long at room temperature and no longer. Common practice, see holding "2 h cut". */
 const CUT_HOLD_MIN = 120;
@@ -134,7 +124,12 @@ export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProble
     ),
     tasks: used.reduce<DayTask[]>((all, canner) => {
       const own = loads.filter((other) => other.canner === canner);
-      return withCooling(all, canner, own, kitchen);
+      const asked = own.map(({ batch, load }) => ({
+        batch,
+        load,
+        question: questionOf({ batch, load, canner }, kitchen),
+      }));
+      return withCooling(all, canner.id, asked, { pace: paceOf(COOL_WATER_STEP, kitchen), units: kitchen.setup.units });
     }, tasks),
   };
 }
@@ -170,81 +165,6 @@ function preheat(canner: Canner, loads: readonly LoadInCanner[], kitchen: DayKit
     late: true,
     cannerId: canner.id,
   };
-}
-
-/** What the pace of cooling a canner down is learned by. */
-const COOL_WATER_STEP = 'cool-water';
-const QUARTS_PER_LITRE = 1 / 0.946353;
-/**
- * Jars go in at once when the water is right: the hot metal warms it again. Shorter than lifting out, so that no other jars are
- * in or come out between the two.
- */
-const COOLED_HOLD_MIN = 3;
-
-/**
- * Raw jars never go into a canner that has boiled: cold water brings it down before them, hot water out first. Where all of a
- * canner's jars are raw the first of its loads needs none, since its water is heated no further; the load that can be ready
- * first is that one.
- */
-function withCooling(
-  tasks: readonly DayTask[],
-  canner: Canner,
-  loads: readonly LoadInCanner[],
-  kitchen: DayKitchen,
-): DayTask[] {
-  const raw = loads.filter((load) => wantsCoolWater(questionOf(load, kitchen)));
-  if (loads.length < 2 || raw.length === 0) return [...tasks];
-  const first = raw.length === loads.length ? soonest(raw, tasks) : undefined;
-  const cooled = raw
-    .filter((load) => load !== first)
-    .map((load) => coolTask(load, canner, first && `unload ${first.load.id}`, kitchen));
-  const before = new Map(cooled.map((task) => [`load ${task.loadId}`, task]));
-  return tasks.flatMap((task) => {
-    const cool = before.get(task.id);
-    if (!cool) return [task];
-    return [cool, { ...task, after: [...task.after, { task: cool.id, maxLag: COOLED_HOLD_MIN }] }];
-  });
-}
-
-function coolTask(own: LoadInCanner, canner: Canner, after: string | undefined, kitchen: DayKitchen): DayTask {
-  const question = questionOf(own, kitchen);
-  const { litres, minutes } = coolDown(question);
-  const { p10, p50, p90 } = minutes;
-  const pace = paceOf(COOL_WATER_STEP, kitchen);
-  const metric = kitchen.setup.units === 'metric';
-  const out = metric
-    ? `${Math.max(1, Math.round(litres))} l`
-    : `${Math.max(1, Math.round(litres * QUARTS_PER_LITRE))} qt`;
-  const degrees = loadingF(question);
-  const to = metric ? `${Math.round((degrees - 32) / 1.8)} °C` : `${degrees} F`;
-  return {
-    id: `cool-water ${own.load.id}`,
-    kind: 'cool-water',
-    step: COOL_WATER_STEP,
-    words: `Cool the water to ${to}: ${out} out, as much cold in`,
-    minutes: whole({ p10: p10 * pace, p50: p50 * pace, p90: p90 * pace }),
-    needs: { [cannerResource(canner.id)]: 1, [HANDS]: 1 },
-    after: [{ task: after ?? `preheat ${canner.id}` }],
-    batchId: own.batch.id,
-    loadId: own.load.id,
-    cannerId: canner.id,
-  };
-}
-
-/** The load whose jars can be ready before those of the others, with nothing in its way. */
-function soonest(loads: readonly LoadInCanner[], tasks: readonly DayTask[]): LoadInCanner | undefined {
-  const byId = new Map(tasks.map((task) => [task.id, task]));
-  const known = new Map<string, number>();
-  const startOf = (id: string): number => {
-    const before = known.get(id);
-    if (before !== undefined) return before;
-    const ends = (byId.get(id)?.after ?? []).map((lag) => startOf(lag.task) + (byId.get(lag.task)?.minutes.p50 ?? 0));
-    const start = Math.max(0, ...ends);
-    known.set(id, start);
-    return start;
-  };
-  const at = loads.map(({ load }) => startOf(`load ${load.id}`));
-  return loads[at.indexOf(Math.min(...at))];
 }
 
 function questionOf({ batch, load, canner }: LoadInCanner, { ownJars }: DayKitchen): HeatUpQuestion {
@@ -529,10 +449,6 @@ function needsOf({ row }: Step, pounds: number, { tools }: KitchenSetup): Record
   return needs;
 }
 
-function isLongWait({ row, waitMinutes }: Step): boolean {
-  return waitMinutes[1] >= LONG_WAIT_MIN && !row.resources.includes('burner');
-}
-
 /** The longest pause that may follow a step. */
 function holdAfter({ row }: Step, kind: Part['kind']): { maxLag?: number } {
   if (row.longestPauseAfter !== undefined) return { maxLag: row.longestPauseAfter };
@@ -566,48 +482,6 @@ function readyJars(batch: Batch, kitchen: DayKitchen): DayTask {
     after: [],
     batchId: batch.id,
   };
-}
-
-/** A pot of jars covered by cold water is at the boil in so long. Common practice. */
-const JARS_TO_BOIL = { p10: 10, p50: 15, p90: 25 };
-/** Jars that were boiled are filled within this, and kept in their water until then. Common practice. */
-const STERILE_HOLD_MIN = 60;
-/** Entry of the boil that makes jars sterile: as much a part of what was tested as the process. */
-const STERILE_JARS = 'sterile-jars';
-
-/** Where the tested time is under 10 minutes a load's jars are boiled before they are filled. Handbook rule 4. */
-function sterileJars(
-  batch: Batch,
-  load: PlannedLoad,
-  ready: DayTask,
-  processMinutes: number,
-  { bigPots }: KitchenSetup,
-): DayTask[] {
-  const sterile = isCanned(batch) ? sterilizeJars(processMinutes, batch.altitudeFt) : undefined;
-  if (!sterile) return [];
-  const { minutes } = sterile;
-  const jars = countJars(load.jars, batch.jar);
-  // Where there is no big pot they are boiled in what there is.
-  const needs = { [BURNERS]: 1, [WATCH]: 1, ...(bigPots > 0 && { 'big pot': 1 }) };
-  const own = { kind: 'prepare', batchId: batch.id, loadId: load.id, needs } as const;
-  const toTheBoil = `jars to the boil ${load.id}`;
-  return [
-    {
-      ...own,
-      id: toTheBoil,
-      words: `${jars} to the boil, covered by 1 in`,
-      minutes: JARS_TO_BOIL,
-      after: [{ task: ready.id }],
-    },
-    {
-      ...own,
-      id: `${STERILE_JARS} ${load.id}`,
-      entry: STERILE_JARS,
-      words: `Boil ${jars} ${minutes} min: sterile`,
-      minutes: { p10: minutes, p50: minutes, p90: minutes },
-      after: [{ task: toTheBoil, maxLag: 0 }],
-    },
-  ];
 }
 
 /** Small jars are filled faster, large ones slower. */

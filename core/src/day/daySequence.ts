@@ -1,6 +1,7 @@
 import { type Card, type CardStep } from '../handbook/cards/card';
 import { type Step, stepOf } from '../handbook/steps';
 import { type Batch, cardOf } from './batch';
+import { isLongWait } from './longWait';
 
 /** One step of a batch as a day has it. */
 export interface DayStep {
@@ -18,9 +19,6 @@ const AGAIN: readonly DayStep[] = ['reheat', 'fill'].map(plain);
 
 /** What stands longer than this, step after step, is begun long before its jars: a crock of kraut, days in syrup. */
 const MOST_WAIT_MIN = 2.5 * 24 * 60;
-
-/** A wait of hours: the day goes on meanwhile. */
-const LONG_WAIT_MIN = 100;
 
 /** Optional steps that most kitchens leave out: they are in only where somebody wants them. Common practice. */
 const USUALLY_OUT = ['anti-brown-bath', 'blister-peel', 'filter-brine'];
@@ -84,8 +82,7 @@ function plain(entry: string): DayStep {
 
 /** The last long wait of a card that takes more than two days and a half in all; none of one that is made in a day or two. */
 function lastMadeBefore(steps: readonly DayStep[]): number {
-  const isLong = ({ step: { row, waitMinutes } }: DayStep) =>
-    waitMinutes[1] >= LONG_WAIT_MIN && !row.resources.includes('burner');
+  const isLong = ({ step }: DayStep) => isLongWait(step);
   const all = steps.filter(isLong).reduce((sum, { step }) => sum + step.waitMinutes[0], 0);
   return all > MOST_WAIT_MIN ? steps.findLastIndex(isLong) : -1;
 }

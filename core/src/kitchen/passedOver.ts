@@ -1,8 +1,13 @@
+import { STERILE_JARS } from '../day/sterileJars';
+import { CLEAN_JARS_FROM_MINUTES } from '../process/sterilizeJars';
 import { type DayEvent } from './dayEvent';
 import { dayState } from './dayState';
 import { loadState } from './loadState';
 import { type OpenStep, openBefore } from './openBefore';
 import { type RunningDay } from './progressOf';
+import { HEAT_HOLDS_MIN } from './testedPart';
+
+const MINUTE_MS = 60_000;
 
 /**
  * What the tested process of a load is built on and was not told as done when its jars went in, or was ended before its time:
@@ -25,5 +30,15 @@ export function passedOver(loadId: string, running: RunningDay, dayEvents: reado
       return [id, isLater ? { ...other, state: loadState(other.order, []) } : other] as const;
     }),
   );
-  return openBefore(task, { ...running, day, loads }, startedAt).filter(({ part }) => part !== undefined);
+  // The table may ask for sterile jars by now; a load that runs as long as clean ones take never needed them.
+  const isNeeded = ({ task: { entry } }: OpenStep) =>
+    entry !== STERILE_JARS || load.order.processMinutes < CLEAN_JARS_FROM_MINUTES;
+  return openBefore(task, { ...running, day, loads }, startedAt).filter(
+    (open) => open.part !== undefined && isNeeded(open),
+  );
+}
+
+/** Whether it can still be said that a step was done before jars went in: what is hot or sour only within the hour. */
+export function canBeToldStill({ part }: OpenStep, startedAt: number, now: number): boolean {
+  return part !== 'heat' || now - startedAt <= HEAT_HOLDS_MIN * MINUTE_MS;
 }

@@ -1,4 +1,5 @@
 import { type DayTask } from '../day/dayProblem';
+import { LONG_WAIT_MIN } from '../day/longWait';
 import { type DayProgress, needsHands, type Progress } from '../day/restOfDay';
 import { type DayState } from './dayState';
 import { loadClock } from './loadClock';
@@ -11,9 +12,6 @@ const MINUTE_MS = 60_000;
 
 /** A boil that was lost is back in so much of the time it took at first. Common practice: all is hot. */
 const BACK_TO_BOIL_PART = 1 / 3;
-
-/** A wait of hours: the day goes on meanwhile. */
-const LONG_WAIT_MIN = 100;
 
 /** A load with what is asked of it and where it stands. */
 export interface LoadInDay {
@@ -83,14 +81,9 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
   };
   for (const task of tasks) tell(task);
 
-  const hasGoneIn = (id: string) => loads.get(id)?.state.startedAt !== undefined;
-  const allIn = new Map<string, boolean>();
-  for (const { batchId, loadId } of tasks)
-    if (batchId !== undefined && loadId !== undefined && loads.has(loadId))
-      allIn.set(batchId, (allIn.get(batchId) ?? true) && hasGoneIn(loadId));
-  /** Whether the jars a step is for are in the canner: it is too late for it, whatever was told. */
-  const isPast = ({ loadId, batchId = '' }: DayTask) =>
-    loadId !== undefined ? hasGoneIn(loadId) : allIn.get(batchId) === true;
+  /** Whether all jars a step is for are in their canners, guests' too: it is too late for it, whatever was told. */
+  const waitsFor = stillToGoIn(tasks, loads);
+  const isPast = ({ id }: DayTask) => waitsFor.get(id) === false;
   /** @param isBehind a wait of hours lies between: heat of before it is not what goes hot into jars */
   const closeBefore = (id: string, at: number, isBehind = false) => {
     const own = byId.get(id);
@@ -131,6 +124,29 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
     cannerOf: new Map(inCanner.map(([id, { cannerId }]) => [id, cannerId])),
     cannersOut: day.cannersOut,
   };
+}
+
+/** Of each step before a canner whether some load that it is for has not gone in. */
+function stillToGoIn(tasks: readonly DayTask[], loads: RunningDay['loads']): ReadonlyMap<string, boolean> {
+  const byId = new Map(tasks.map((task) => [task.id, task]));
+  const waits = new Map<string, boolean>();
+  for (const { kind, loadId = '', after } of tasks) {
+    if (kind !== 'load') continue;
+    const isToCome = loads.get(loadId)?.state.startedAt === undefined;
+    const seen = new Set<string>();
+    const mark = (lags: DayTask['after']) => {
+      for (const { task: id } of lags) {
+        const task = byId.get(id);
+        // What comes before a canner's water is the load before it.
+        if (!task || seen.has(id) || task.cannerId !== undefined) continue;
+        seen.add(id);
+        waits.set(id, isToCome || waits.get(id) === true);
+        mark(task.after);
+      }
+    };
+    mark(after);
+  }
+  return waits;
 }
 
 /** The work of hands that a wait follows at once, a soak its salting: one step of the card. */

@@ -1,13 +1,11 @@
 import { type Batch } from '../day/batch';
 import { type DayTask } from '../day/dayProblem';
+import { LONG_WAIT_MIN } from '../day/longWait';
 import { type DayProgress } from '../day/restOfDay';
 import { type RunningDay } from './progressOf';
 import { stepClock } from './stepClock';
 
 const MINUTE_MS = 60_000;
-
-/** Waits from here on go on while nobody thinks of them: an infusion, a drip, a crock. */
-const SLOW_MIN = 100;
 
 /** Something that goes on by itself for hours or days, and when somebody has to look after it next. */
 export interface SlowThing {
@@ -30,7 +28,7 @@ export function slowThings(
     const own = of.get(task.id);
     const batch = batches.find(({ id }) => id === task.batchId);
     const { everyMin, everyWords = 'Stir', minutes } = stepClock(task);
-    if (own?.kind !== 'running' || !batch || minutes === undefined || minutes < SLOW_MIN) return [];
+    if (own?.kind !== 'running' || !batch || minutes === undefined || minutes < LONG_WAIT_MIN) return [];
     const beganAt = startAt + own.startMin * MINUTE_MS;
     const endsAt = beganAt + minutes * MINUTE_MS;
     const each = (everyMin ?? Infinity) * MINUTE_MS;

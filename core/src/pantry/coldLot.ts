@@ -1,5 +1,6 @@
-import { type Batch, cardOfLoad, mainCropOf, type PlannedLoad } from '../day/batch';
+import { type Batch, cardOf, cardOfLoad, mainCropOf, type PlannedLoad } from '../day/batch';
 import { type Card } from '../handbook/cards/card';
+import { type JarSize } from '../handbook/jars';
 import { recipeIdOf } from '../handbook/ownIds';
 import { type KitchenEvent } from '../kitchen/kitchenEvent';
 import { type OwnRecipe } from '../process/ownRecipe';
@@ -26,6 +27,27 @@ export function readyDaysOf(card: Card, recipes: readonly OwnRecipe[]): Minutes 
   return page?.fillings.find(({ id }) => id === filling)?.readyDays ?? page?.readyDays ?? [0, 0];
 }
 
+/** What no card says more of keeps so long in the refrigerator. Common practice. */
+const LEAST_COLD_DAYS = 3;
+
+/**
+ * Jars of a batch that went into no canner, a part jar or another size: in the refrigerator, and eaten by its days.
+ *
+ * @param id of the lot
+ */
+export function besideLot(batch: Batch, jar: JarSize, id: string): JarLot {
+  const card = cardOf(batch);
+  const crop = mainCropOf(batch);
+  return {
+    id,
+    product: batch.product,
+    ...(card && { recipe: card.card }),
+    ...(crop && { crop }),
+    ...{ jar, place: 'refrigerator', seal: 'cold', madeAt: batch.startAt },
+    keepsUntil: card ? coldUseBy(card, batch.startAt) : batch.startAt + LEAST_COLD_DAYS * DAY_MS,
+  };
+}
+
 /** The jars of a load that is kept cold: where they stand, from when they are ready and by when they are eaten. */
 export function coldLot(
   batch: Batch,
@@ -50,7 +72,7 @@ export function coldLot(
     madeAt: at,
     ...(readyDays > 0 && { readyAt: at + readyDays * DAY_MS }),
     // What no card says is taken for what keeps least.
-    keepsUntil: isFrozen ? frozenBestBy(at) : card ? coldUseBy(card, at) : at + 3 * DAY_MS,
+    keepsUntil: isFrozen ? frozenBestBy(at) : card ? coldUseBy(card, at) : at + LEAST_COLD_DAYS * DAY_MS,
   };
   return { lots: [lot], movements: [{ id: lotId, lotId, kind: 'stored', jars, at }] };
 }

@@ -1,8 +1,9 @@
-import { wantsCoolWater } from '@hoddle/core/canner/heatUp';
+import { LOADING_F, wantsCoolWater } from '@hoddle/core/canner/heatUp';
 import { type CannedBatch } from '@hoddle/core/day/batch';
-import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
+import { JARS } from '@hoddle/core/handbook/jars';
 import { type Lids } from '@hoddle/core/kitchen/kitchenEvent';
 import { type TestedRow } from '@hoddle/core/process/testedRow';
+import { degreesWords } from '@hoddle/core/measure/degreesWords';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
@@ -11,14 +12,18 @@ import { Choice } from '@/ui/Choice';
 import { Key } from '@/ui/Key';
 import { Heading } from '@/ui/Words';
 
+/** Water for raw jars, and for a low-temperature bath from here on. Handbook rules 6 and 8. */
+const RAW_AT_MOST_F = LOADING_F.raw;
+const BATH_FROM_F = 120;
+
 /** What is looked at before jars go in, in the order it is done. Handbook rules 6 and 8. */
 /** @param batch where its water is cooler than hot, the thermometer is asked */
 export function checksOf(
   row: TestedRow | undefined,
-  jar: JarSize,
-  batch: Pick<CannedBatch, 'method' | 'pack'>,
+  batch: Pick<CannedBatch, 'method' | 'pack' | 'jar'>,
+  units: 'us' | 'metric',
 ): string[] {
-  const { one } = JARS[jar];
+  const { one } = JARS[batch.jar];
   const acid = row?.acid
     ? [
         `Acid in every ${one}: ${printFraction(row.acid.bottledLemonJuiceTbsp)} Tbsp bottled lemon juice${row.acid.citricAcidTsp === undefined ? '' : ` or ${printFraction(row.acid.citricAcidTsp)} tsp citric acid`}`,
@@ -26,7 +31,10 @@ export function checksOf(
     : [];
   const headspace = row ? `${printFraction(row.headspaceIn)} in headspace` : 'Headspace';
   const bath = batch.method === 'low-temperature-bath';
-  const water = wantsCoolWater(batch) ? [`Thermometer: water at ${bath ? '120 to 140' : '140'} F, no hotter`] : [];
+  const most = degreesWords(RAW_AT_MOST_F, units);
+  const water = wantsCoolWater(batch)
+    ? [`Thermometer: water at ${bath ? `${degreesWords(BATH_FROM_F, units)} to ` : ''}${most}, no hotter`]
+    : [];
   return [
     ...water,
     ...acid,

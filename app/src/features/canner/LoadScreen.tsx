@@ -5,7 +5,8 @@ import { type DayTask } from '@hoddle/core/day/dayProblem';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { openStepWords } from '@hoddle/core/kitchen/heldBackWords';
-import { testedPart } from '@hoddle/core/kitchen/testedPart';
+import { LONG_WAIT_MIN } from '@hoddle/core/day/longWait';
+import { agoChoices, atTheLoad } from '@hoddle/core/kitchen/atTheLoad';
 import { guestsOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
 import { type KitchenEvent, type Lids } from '@hoddle/core/kitchen/kitchenEvent';
 import { productRow } from '@hoddle/core/handbook/products';
@@ -19,7 +20,7 @@ import { placeInDay } from '@/features/day/placeInDay';
 import { phaseWords } from '@/features/day/phaseWords';
 import { useDay } from '@/features/day/useDay';
 import { type RunningLoad, useLoad, useLoads } from '@/features/kitchen/useLoad';
-import { agoChoices, agoWords } from '@/features/kitchen/DoneBefore';
+import { agoWords } from '@/features/kitchen/DoneBefore';
 import { useOpenBefore } from '@/features/kitchen/useOpenBefore';
 import { useStartDay } from '@/features/kitchen/useStartDay';
 import { useTellDay } from '@/features/kitchen/useTellDay';
@@ -87,13 +88,11 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
   const pages = usePages();
   const row = findTestedRow(batch, pages);
   const planned = state.phase === 'planned';
-  const open = useOpenBefore(day, `load ${load.id}`, useNow(10_000));
-  const untold = open.filter(({ why }) => why === 'untold').map((step) => step.task);
-  const held = open.find(({ why }) => why !== 'untold');
+  const { held, untold, asked } = atTheLoad(useOpenBefore(day, `load ${load.id}`, useNow(10_000)));
   const [agoMin, setAgoMin] = useState<Readonly<Record<string, number>>>({});
   const checks = [
-    ...new Set(untold.filter(isAsked).map(doneWords)),
-    ...checksOf(row.kind === 'testedRow' ? row : undefined, batch.jar, batch),
+    ...new Set(asked.map(doneWords)),
+    ...checksOf(row.kind === 'testedRow' ? row : undefined, batch, household.units),
   ];
   const toCheck = checks.filter((check) => !ticked.includes(check)).length;
   const toKitchen = () => router.navigate('/kitchen');
@@ -179,7 +178,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
           )}
           {planned && (
             <LoadChecklist checks={checks} ticked={ticked} onTick={setTicked} lids={lids} onLids={setLids}>
-              {untold
+              {asked
                 .filter((task) => !needsHands(task) && task.minutes.p50 >= LONG_WAIT_MIN)
                 .map((task) => (
                   <View key={task.id} className="gap-1">
@@ -198,14 +197,6 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
       </View>
     </Screen>
   );
-}
-
-/** A wait that may have been over hours ago, and is asked when. */
-const LONG_WAIT_MIN = 100;
-
-/** What was tested, a wait, the filling and the heat of the water are asked for one by one; the work between them was done with those. */
-function isAsked(task: DayTask): boolean {
-  return testedPart(task) !== undefined || !needsHands(task) || ['fill', 'cool-water'].includes(task.kind);
 }
 
 /** A step that nobody told of, as it is ticked off. */

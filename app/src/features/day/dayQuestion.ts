@@ -7,7 +7,7 @@ import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type LoadOrder, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { isSameDay } from 'date-fns';
 import { standingLoads } from '@/features/kitchen/standingLoads';
-import { isoDay } from '@/ui/clockWords';
+import { isoDay, minuteOfDay } from '@/ui/clockWords';
 import { heatUpsTaken, restsTaken } from './cannerTimes';
 import { pacesOf } from './pacesOf';
 
@@ -38,9 +38,9 @@ export function dayQuestion(
   states: ReadonlyMap<string, LoadState>,
 ): DayQuestion {
   const { canners, kitchen, burners, units, ownJars } = household;
-  const begin = new Date(Math.min(...own.map(({ startAt }) => startAt)));
+  const beginAt = Math.min(...own.map(({ startAt }) => startAt));
   const before = batches.filter((batch) => !own.includes(batch));
-  const { seen, general, of } = pacesOf(batches, dayEvents, household, isoDay(begin.getTime()));
+  const { seen, general, of } = pacesOf(batches, dayEvents, household, isoDay(beginAt));
   const learned = seen.length > 0 && {
     setup: { ...kitchen, burners, units, handsPace: general },
     paces: new Map(of.map(({ step, factor }) => [step, factor])),
@@ -50,7 +50,7 @@ export function dayQuestion(
     canners,
     setup: { ...kitchen, burners, units },
     ownJars,
-    startMinute: 60 * begin.getHours() + begin.getMinutes(),
+    startMinute: minuteOfDay(beginAt),
     heatUpsTaken: heatUpsTaken(before, states),
     restsTaken: restsTaken(before, states),
     useBy: spoilsBy(own, batches, picks, lotChanges),

@@ -131,10 +131,9 @@ const askedDay = memoizeOne(
 
 /** The same question counted from another moment. */
 function from(startAt: number, { useBy }: DayQuestion, plannedAt: number): Pick<DayQuestion, 'startMinute' | 'useBy'> {
-  const begin = new Date(startAt);
   const laterMin = (plannedAt - startAt) / MINUTE_MS;
   const due = new Map([...(useBy ?? [])].map(([id, minute]) => [id, minute + laterMin] as const));
-  return { startMinute: 60 * begin.getHours() + begin.getMinutes(), useBy: due };
+  return { startMinute: minuteOfDay(startAt), useBy: due };
 }
 
 const dayOfPlan = memoizeOne(

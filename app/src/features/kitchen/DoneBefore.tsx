@@ -1,5 +1,6 @@
 import { type DayTask } from '@hoddle/core/day/dayProblem';
-import { HEAT_HOLDS_MIN, testedPart } from '@hoddle/core/kitchen/testedPart';
+import { agoChoices } from '@hoddle/core/kitchen/atTheLoad';
+import { testedPart } from '@hoddle/core/kitchen/testedPart';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { householdNow } from '@/store/useHousehold';
@@ -8,17 +9,6 @@ import { KitchenKey } from './KitchenKey';
 import { useTellDay } from './useTellDay';
 
 const MINUTE_MS = 60_000;
-
-/** Minutes since something was over, as a cook would say them; hours for what goes on overnight. */
-const AGO = [0, 15, 30, 60, 180, 480, 720] as const;
-/** A wait that long is known by the hour. */
-const LONG_MIN = 100;
-
-/** What can be said of how long ago a step was over. */
-export function agoChoices(task: DayTask): readonly number[] {
-  if (testedPart(task) === 'heat') return AGO.filter((ago) => ago < HEAT_HOLDS_MIN);
-  return task.minutes.p50 >= LONG_MIN ? AGO.filter((ago) => ago === 0 || ago >= 60) : AGO.filter((ago) => ago <= 60);
-}
 
 /** "just now", "30 min ago", "8 h ago" */
 export function agoWords(minutes: number): string {

@@ -1,12 +1,10 @@
-import { type Batch, cardOf, mainCropOf, nameOf } from '@hoddle/core/day/batch';
+import { type Batch, nameOf } from '@hoddle/core/day/batch';
 import { HANDS } from '@hoddle/core/day/dayProblem';
-import { isCrop } from '@hoddle/core/handbook/crops';
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { closeBatch } from '@hoddle/core/kitchen/closeBatch';
 import { type LoadState } from '@hoddle/core/kitchen/loadState';
 import { printFraction } from '@hoddle/core/measure/fraction';
-import { coldUseBy } from '@hoddle/core/pantry/coldLot';
-import { type JarLot } from '@hoddle/core/pantry/jarLot';
+import { besideLot } from '@hoddle/core/pantry/coldLot';
 import { View } from 'react-native';
 import { type Day } from '@/features/day/useDay';
 import { idOfWords, useJarsIn } from '@/features/pantry/useJarsIn';
@@ -15,9 +13,6 @@ import { clockTimeFrom, dayAndDate } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
 import { KitchenKey } from './KitchenKey';
 import { useLoads } from './useLoad';
-
-/** What a jar keeps in the refrigerator where no card says more. Common practice. */
-const LEAST_DAYS_MS = 3 * 24 * 60 * 60_000;
 
 /** "loads 1 and 3" of a batch, by the numbers of the day: two batches of one product are told apart. */
 export function loadsOf(batch: Batch, day: Day): string {
@@ -29,9 +24,11 @@ export function loadsOf(batch: Batch, day: Day): string {
 /** At the close every jar is somewhere: out of its canner, beside what was written down; part jars and other sizes kept cold. */
 export function JarsSomewhere({ day }: { day: Day }) {
   const states = new Map(useLoads().map(({ load, state }) => [load.id, state] as const));
+  const first = (batch: Batch) => day.loads.findIndex(({ id }) => batch.loads.some((load) => load.id === id));
+  const inOrder = [...day.batches].sort((a, b) => first(a) - first(b));
   return (
     <View role="list" aria-label="Every jar" className="gap-2">
-      {day.batches.map((batch) => (
+      {inOrder.map((batch) => (
         <BatchRow key={batch.id} batch={batch} day={day} states={states} />
       ))}
     </View>
@@ -107,15 +104,11 @@ function IntoTheCold({
       </Words>
     );
   }
-  const card = cardOf(batch);
-  const crop = mainCropOf(batch);
-  const lot: JarLot = {
-    id,
-    product: batch.product,
-    ...(card && { recipe: card.card }),
-    ...(crop !== undefined && isCrop(crop) && { crop }),
-    ...{ jar, place: 'refrigerator', seal: 'cold', madeAt: batch.startAt },
-    keepsUntil: card ? coldUseBy(card, batch.startAt) : batch.startAt + LEAST_DAYS_MS,
-  };
-  return <KitchenKey look="outline" words={`${what}: into the refrigerator`} onPress={() => put([{ lot, jars }])} />;
+  return (
+    <KitchenKey
+      look="outline"
+      words={`${what}: into the refrigerator`}
+      onPress={() => put([{ lot: besideLot(batch, jar, id), jars }])}
+    />
+  );
 }

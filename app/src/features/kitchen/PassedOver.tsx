@@ -1,16 +1,20 @@
-import { passedOver } from '@hoddle/core/kitchen/passedOver';
+import { canBeToldStill, passedOver } from '@hoddle/core/kitchen/passedOver';
 import { View } from 'react-native';
 import { type Day } from '@/features/day/useDay';
-import { useHousehold } from '@/store/useHousehold';
+import { useHousehold, useNow } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { DoneBefore } from './DoneBefore';
+import { KitchenKey } from './KitchenKey';
+import { useTellDay } from './useTellDay';
 
 /** Jars that went in although something that was tested was never told: what that means for them, and where to say it was done. */
 export function PassedOver({ day, loadId }: { day: Day; loadId: string }) {
   const { dayEvents } = useHousehold();
+  const tell = useTellDay(day.id);
+  const now = useNow(10_000);
   const own = dayEvents.filter((event) => event.day === day.id);
   const open = day.live ? passedOver(loadId, day.live.running, own) : [];
-  if (open.length === 0) return null;
+  const startedAt = day.live?.running.loads.get(loadId)?.state.startedAt;
+  if (open.length === 0 || startedAt === undefined) return null;
   const number = day.loads.findIndex(({ id }) => id === loadId) + 1;
   return (
     <View role="alert" className="gap-2 border-t-2 border-heat-d px-4 py-3">
@@ -21,9 +25,16 @@ export function PassedOver({ day, loadId }: { day: Day; loadId: string }) {
         What was skipped cannot be made good by a longer time. If it was not done, these jars are no shelf jars: into
         the refrigerator once they are cool, and eaten within days.
       </Words>
-      {open.map(({ task }) => (
-        <DoneBefore key={task.id} dayId={day.id} task={task} />
-      ))}
+      {open
+        .filter((step) => canBeToldStill(step, startedAt, now))
+        .map(({ task }) => (
+          <KitchenKey
+            key={task.id}
+            look="outline"
+            words={`“${task.words}” was done before`}
+            onPress={() => tell({ type: 'done-before', taskId: task.id, endedAt: startedAt })}
+          />
+        ))}
     </View>
   );
 }
