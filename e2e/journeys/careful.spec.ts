@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { BIG_POT } from '../bigPot';
 import { atEight, giveDemoClock, laterBy } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
@@ -38,8 +38,6 @@ async function planned(batch: object, loads: number): Promise<void> {
   });
   expect(reply.status).toBe(201);
 }
-
-const hand = (page: Page) => page.getByRole('group', { name: /now$/ }).first();
 
 // USDA Complete Guide to Home Canning, 2015, guide 6, as recalled: salted and iced 3 to 4 hours, then heated to a boil.
 test('a salting is not cut short, was done last night by its time; and jars do not go in before what nobody told', async ({
