@@ -1,19 +1,30 @@
-import { type Server } from 'node:http';
+import { createServer as createHttp, type Server } from 'node:http';
+import { createServer as createHttps } from 'node:https';
+import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import pino from 'pino';
+import { inUrl, isLoopbackHost, ownHosts, reachableAt } from './access/hosts';
+import { Pairing } from './access/pairing';
+import { nightlyBackups } from './backup/nightly';
 import { Changes } from './changes';
 import { systemClock } from './clock';
 import { UnusableFile } from './db/checkFile';
-import { openDatabase } from './db/openDatabase';
+import { backupsOf, openDatabase } from './db/openDatabase';
 import { createServer } from './server';
+import { localCertificate, type Served } from './tls/authority';
 import { schedulePool } from './workers/schedulePool';
 import { seasonPool } from './workers/seasonPool';
 
 const port = Number(process.env.PORT ?? 4860);
 const host = process.env.HOST ?? '127.0.0.1';
 const file = resolve(process.env.HODDLE_DB ?? 'data/hoddle.sqlite');
+const backupFolder = resolve(process.env.HODDLE_BACKUPS ?? backupsOf(file));
+const proxies = listed(process.env.HODDLE_PROXIES);
 const appFolder = resolve(import.meta.dirname, '../../app/dist');
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
+
+// What is written here is the household's alone.
+process.umask(0o077);
 
 /** One line for whoever started the server, and out. */
 function giveUp(line: string): never {
@@ -21,28 +32,82 @@ function giveUp(line: string): never {
   process.exit(1);
 }
 
+/** Names told with commas between them. */
+function listed(told: string | undefined): string[] {
+  return (told ?? '')
+    .split(',')
+    .map((each) => each.trim())
+    .filter((each) => each !== '');
+}
+
+process.on('unhandledRejection', (error) => log.error({ err: error }, 'a promise was rejected and nobody heard'));
+process.on('uncaughtException', (error) => {
+  log.fatal({ err: error }, 'stopped by an error that nobody caught');
+  process.exit(1);
+});
+
 if (!Number.isInteger(port) || port < 0 || port > 65_535) giveUp(`PORT must be 0 to 65535, got ${process.env.PORT}.`);
 
-const db = await openDatabase(file).catch((error: unknown) =>
+const db = await openDatabase(file, { backups: backupFolder }).catch((error: unknown) =>
   giveUp(error instanceof UnusableFile ? error.message : `Cannot start: ${String(error)}`),
 );
+if (db.setAside.length > 0) {
+  log.error({ rows: db.setAside }, 'damaged rows are left out');
+  process.stderr.write(`${db.setAside.length} damaged rows of ${file} are left out: Shelf, Files says more.\n`);
+}
+if (db.commitsLost > 0) {
+  process.stderr.write(
+    `The end of the log of ${file} could not be read: the last ${db.commitsLost} writes may be missing.\n`,
+  );
+}
+
+const pairing = await Pairing.of(db);
+if (!isLoopbackHost(host) && !pairing.hasPassphrase) {
+  await db.close();
+  giveUp(
+    `HOST=${host} lets other devices ask: set the household's passphrase first (npm run passphrase), or leave HOST out.`,
+  );
+}
+
+const hosts = ownHosts(host, listed(process.env.HODDLE_HOSTS));
+const served = await certificate(process.env.HODDLE_TLS).catch((error: unknown) =>
+  giveUp(`HODDLE_TLS: ${String(error)}`),
+);
+
+/** The certificate to show: the home's own, one that was given, or none. */
+async function certificate(told: string | undefined): Promise<Partial<Served>> {
+  if (told === undefined || told === '') return {};
+  if (told === 'auto') return localCertificate(`${file}.tls`, [...hosts]);
+  const [cert, key] = listed(told);
+  if (cert === undefined || key === undefined) throw new Error('say auto, or CERTIFICATE,KEY');
+  return { cert: readFileSync(cert, 'utf8'), key: readFileSync(key, 'utf8') };
+}
 
 const searches = schedulePool(resolve(import.meta.dirname, 'scheduleAnswer.js'));
-
 const seasons = seasonPool(resolve(import.meta.dirname, 'seasonAnswer.js'));
+const changes = new Changes((tell) => db.state.listen(tell));
+const backups = nightlyBackups(db, backupFolder, log);
+const scheme = served.key === undefined ? 'http' : 'https';
+let boundPort = port;
 
-const changes = new Changes();
-
-const server: Server = createServer({
-  ...{ db, clock: systemClock, log, changes, appFolder },
+const app = createServer({
+  ...{ db, clock: systemClock, log, changes, appFolder, backups, pairing, hosts, proxies },
+  ...(served.authority && { authority: served.authority }),
+  addresses: () => reachableAt(host).map((address) => `${scheme}://${inUrl(address)}:${boundPort}`),
   schedule: searches.schedule,
   planSeasons: seasons.plan,
-}).listen(port, host);
+});
+
+const server: Server = (
+  served.key === undefined ? createHttp(app) : createHttps({ key: served.key, cert: served.cert }, app)
+).listen(port, host);
 
 server.once('listening', () => {
   const address = server.address();
-  const boundPort = typeof address === 'object' && address ? address.port : port;
-  process.stdout.write(`Hoddle is at http://${host}:${boundPort}\n`);
+  boundPort = typeof address === 'object' && address ? address.port : port;
+  const home = `${scheme}://${inUrl(host)}:${boundPort}`;
+  db.tellAddress(`${scheme}://127.0.0.1:${boundPort}`);
+  process.stdout.write(`Hoddle is at ${home}\n`);
 });
 
 server.once('error', (error: NodeJS.ErrnoException) => {
@@ -55,6 +120,7 @@ const GRACE_MS = 2_000;
 
 async function stop(): Promise<void> {
   changes.close();
+  backups.stop();
   server.closeIdleConnections();
   setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
   await new Promise((closed) => server.close(closed));

@@ -162,7 +162,7 @@ test('a backup carries the recipes, page by page, and what was made by them', as
   const reply = await fetch(`${other.address}/api/restore`, {
     method: 'POST',
     body: JSON.stringify(backup),
-    headers: { 'content-type': 'text/plain' },
+    headers: { 'content-type': 'application/json' },
   });
   expect(reply.status).toBe(200);
   const [before, after] = [await state(), await state(other)];

@@ -1,10 +1,11 @@
-import { readdirSync, writeFileSync } from 'node:fs';
-import { dirname } from 'node:path';
+import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { parse } from 'csv-parse/sync';
 import { BACKUP_VERSION } from '@hoddle/contract/backup';
-import { sumOf } from './db/backupData';
+import { sumOf } from './backup/householdData';
+import { insertHousehold } from './backup/insertHousehold';
 import { fennickHollow } from './demo/fennickHollow';
-import { insertHousehold } from './db/insertHousehold';
+import { backupsOf } from './db/openDatabase';
 import { newFile, startServer } from './testServer';
 
 type Server = Awaited<ReturnType<typeof startServer>>;
@@ -159,7 +160,7 @@ const backupOf = async (of: Server) => (await of.call('GET', '/backup')).body;
 const restore = (text: string) =>
   fetch(`${server.address}/api/restore`, {
     method: 'POST',
-    headers: { 'content-type': 'text/plain' },
+    headers: { 'content-type': 'application/json' },
     body: text,
   }).then(async (reply) => ({
     status: reply.status,
@@ -268,8 +269,11 @@ test('every table goes out as CSV that another parser reads, one row a thing', a
   expect((await demo.call('GET', '/export?table=households')).status).toBe(400);
 });
 
-test('a half-written file beside the household is nobody’s: a restore never overwrites it', async () => {
-  writeFileSync(`${server.file}.before-restore-2026-08-29T00-00-00-000Z`, 'mine');
+test('a file of that name in the folder is nobody’s: a restore never overwrites it', async () => {
+  const own = join(backupsOf(server.file), 'before-restore-2026-08-29T00-00-00-000Z.sqlite');
+  mkdirSync(dirname(own));
+  writeFileSync(own, 'mine');
   const { body } = await restore(JSON.stringify(await backupOf(server)));
-  expect(body.keptBefore).toMatch(/-again$/);
+  expect(body.keptBefore).toBe('before-restore-2026-08-29T00-00-00-001Z.sqlite');
+  expect(readFileSync(own, 'utf8')).toBe('mine');
 });

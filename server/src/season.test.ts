@@ -1,6 +1,7 @@
+import pino from 'pino';
 import { type SeasonPlanReply } from '@hoddle/contract/season';
 import { fennickHollow } from './demo/fennickHollow';
-import { insertHousehold } from './db/insertHousehold';
+import { insertHousehold } from './backup/insertHousehold';
 import { type SeasonOutcome } from './season/planHousehold';
 import { SeasonJobs } from './season/seasonJobs';
 import { startServer } from './testServer';
@@ -66,10 +67,13 @@ test('asked twice under one id it is one planning; stopped, it ends with what it
   const told: ((news: { seconds: number; worth: number }) => void)[] = [];
   let stopped = 0;
   let end: (outcome: SeasonOutcome) => void = () => undefined;
-  const jobs = new SeasonJobs((_, onNews) => {
-    told.push(onNews);
-    return { outcome: new Promise((ended) => (end = ended)), stop: () => (stopped += 1) };
-  });
+  const jobs = new SeasonJobs(
+    (_, onNews) => {
+      told.push(onNews);
+      return { outcome: new Promise((ended) => (end = ended)), stop: () => (stopped += 1) };
+    },
+    pino({ level: 'silent' }),
+  );
   const task = { state: {} as never, request: { weeks: 4, seconds: 9, cautious: false } };
   jobs.start('a', task);
   expect(jobs.start('a', task)).toEqual(jobs.reply('a'));
@@ -90,7 +94,7 @@ test.each([
     'no goals',
     async () => {
       await atFennickHollow();
-      await server.db.tables.goals.destroy({ where: {} });
+      await server.db.write((transaction) => server.db.tables.goals.destroy({ where: {}, transaction }));
     },
     'No jars are wanted yet',
   ],
@@ -106,7 +110,7 @@ test.each([
     'only what is not tested',
     async () => {
       await atFennickHollow();
-      await server.db.tables.goals.destroy({ where: {} });
+      await server.db.write((transaction) => server.db.tables.goals.destroy({ where: {}, transaction }));
       await server.call('PUT', '/goals', { product: 'pickled-beets', jar: 'half-gallon', jars: 9, perMonth: null });
     },
     'Nothing that is wanted can be made here',
@@ -135,7 +139,7 @@ test('a planning that the server does not know of is a 404, and a question that 
 
 test('a planning that breaks, or runs out of memory, says so and is over', async () => {
   const broken = () => ({ outcome: Promise.reject(new Error('ERR_WORKER_OUT_OF_MEMORY')), stop: () => undefined });
-  const jobs = new SeasonJobs(broken);
+  const jobs = new SeasonJobs(broken, pino({ level: 'silent' }));
   const request = { weeks: 4, seconds: 1, cautious: false };
   expect(jobs.start('a', { state: {} as never, request }).state).toBe('planning');
   await new Promise((later) => setImmediate(later));

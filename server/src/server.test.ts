@@ -494,7 +494,7 @@ describe('the running day', () => {
     const lines = reply.body!.pipeThrough(new TextDecoderStream()).getReader();
     expect((await lines.read()).value).toContain('data: here');
     await server.call('POST', '/picks', pick());
-    expect((await lines.read()).value).toContain('data: changed');
+    expect((await lines.read()).value).toContain('"picks":{"gone":[],"put":[');
     heard.abort();
   });
 });

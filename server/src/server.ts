@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
@@ -5,11 +6,21 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { limitRates, type Limits, USUAL_LIMITS } from './access/limits';
+import { holdHost, holdOrigin } from './access/ownOrigin';
+import { type Pairing } from './access/pairing';
+import { PAIRING_PAGE, PAIRING_POLICY } from './access/pairingPage';
+import { holdRole, whoAsks } from './access/who';
+import { type Backups } from './backup/nightly';
 import { type Changes } from './changes';
 import { type Clock } from './clock';
 import { type Database } from './db/openDatabase';
 import { errorHandler } from './errorHandler';
+import { holdIds, holdPath } from './holdPath';
+import { notPlain } from './plainJson';
 import { Problem } from './problem';
+import { requestContext } from './requestContext';
+import { accessRoute, whoOf } from './routes/access';
 import { backupRoute } from './routes/backup';
 import { batchesRoute } from './routes/batches';
 import { batchRecordsRoute } from './routes/batchRecords';
@@ -22,6 +33,7 @@ import { fitRoute } from './routes/fit';
 import { gardenRoute } from './routes/garden';
 import { goalsRoute } from './routes/goals';
 import { hardwareMovesRoute } from './routes/hardwareMoves';
+import { healthRoute } from './routes/health';
 import { householdRoute } from './routes/household';
 import { jarsInRoute } from './routes/jarsIn';
 import { kitchenEventsRoute } from './routes/kitchenEvents';
@@ -39,6 +51,8 @@ import { scheduleRoute } from './routes/schedule';
 import { seasonRoute } from './routes/season';
 import { seasonPlansRoute } from './routes/seasonPlans';
 import { sourcesRoute } from './routes/sources';
+import { trustRoute } from './routes/trust';
+import { type Authority } from './tls/authority';
 import { type Schedule } from './workers/schedulePool';
 import { type PlanSeasons } from './workers/seasonPool';
 
@@ -49,30 +63,68 @@ export interface ServerParts {
   readonly schedule: Schedule;
   readonly planSeasons: PlanSeasons;
   readonly changes: Changes;
+  readonly backups: Backups;
+  readonly pairing: Pairing;
   /** Folder of the exported app; the API works without it. */
   readonly appFolder: string;
+  /** Names it is asked by; see `ownHosts`. */
+  readonly hosts: ReadonlySet<string>;
+  /** Where other devices reach it, as they type it. */
+  readonly addresses: () => readonly string[];
+  /** Addresses of reverse proxies whose word on who asks is believed. */
+  readonly proxies?: readonly string[];
+  /** The home's own certificate authority, where there is one. */
+  readonly authority?: Authority;
+  readonly limits?: Limits;
 }
 
-/** Wires the API under `/api` and the app on every other path. */
-export function createServer({ db, clock, log, schedule, planSeasons, changes, appFolder }: ServerParts): Express {
+/** Wires the API under `/api` and the app on every other path. Nobody comes in who was not let in. */
+export function createServer(parts: ServerParts): Express {
+  const { log, pairing, appFolder, hosts, proxies = [], limits = USUAL_LIMITS, authority } = parts;
   const server = express();
   server.disable('x-powered-by');
-  server.use(pinoHttp({ logger: log, useLevel: 'debug' }));
+  server.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
+  server.use(pinoHttp({ logger: log, useLevel: 'debug', genReqId: () => randomUUID(), redact: REDACTED }));
+  server.use((req, res, next) => {
+    const screen = req
+      .get('x-screen')
+      ?.replace(/[^\w-]/g, '')
+      .slice(0, 40);
+    res.set('x-request-id', String(req.id));
+    requestContext.run({ id: String(req.id), ...(screen !== undefined && { screen }) }, next);
+  });
   server.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY }, strictTransportSecurity: false }));
-  server.use(compression());
-  server.use('/api/schedule', express.json({ limit: '8mb' }));
-  server.use('/api/jars-in', express.json({ limit: '4mb' }));
-  server.use('/api', jsonButForBackups, api({ db, clock, schedule, planSeasons, changes }));
-  server.use(app(appFolder));
+  server.use(holdHost(hosts));
+  server.use('/api', holdOrigin, ...limitRates(limits), holdRole(pairing));
+  server.use(holdPath);
+  server.use(compression({ filter: (req, res) => req.path !== '/api/changes' && compression.filter(req, res) }));
+  server.use('/api/schedule', json('8mb'));
+  server.use('/api/jars-in', json('4mb'));
+  server.use('/api/client-errors', json('32kb'));
+  server.use('/api', jsonButForBackups, holdPlain, api(parts));
+  server.use(trustRoute(authority));
+  server.use(door(pairing), app(appFolder));
   server.use(errorHandler(log));
   return server;
 }
 
-const json = express.json({ limit: '1mb' });
+/** Keys and passphrases are never written down. */
+const REDACTED = ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]'];
 
-/** A backup is read as the text it is: whether it is whole is for its own route to say. */
+const json = (limit: string) => express.json({ limit, strict: false });
+
+const usualJson = json('1mb');
+
+/** A backup is read as it comes in: whether it is whole is for its own route to say. */
 const jsonButForBackups: express.RequestHandler = (req, res, next) =>
-  req.path === '/restore' ? next() : json(req, res, next);
+  req.path.toLowerCase().startsWith('/restore') ? next() : usualJson(req, res, next);
+
+/** @throws Problem 400 for numbers, characters and nests that no text of a household holds */
+const holdPlain: express.RequestHandler = (req, _res, next) => {
+  const reason = notPlain(req.body) ?? notPlain(req.query);
+  if (reason !== undefined) throw new Problem(400, 'not-plain', `What was sent ${reason}. Nothing was saved.`);
+  next();
+};
 
 /** Nothing comes from anywhere but this server; styles are put in by the app itself, and plain http stays plain. */
 const CONTENT_POLICY = {
@@ -82,17 +134,17 @@ const CONTENT_POLICY = {
   upgradeInsecureRequests: null,
 };
 
-function api({ db, clock, schedule, planSeasons, changes }: Omit<ServerParts, 'log' | 'appFolder'>): express.Router {
+function api(parts: ServerParts): express.Router {
+  const { db, clock, schedule, planSeasons, changes, backups, pairing, addresses, authority, log } = parts;
   const router = express.Router();
-  router.get('/changes', (_req, res) => changes.listen(res));
-  router.use(tellsChanges(changes));
+  router.get('/changes', (req, res) => changes.listen(res, req.ip ?? '', whoOf(res).device?.id));
   router.use((_req, _res, next) => {
     db.recipes.lay();
     next();
   });
-  router.get('/health', (_req, res) => {
-    res.json({ ok: true });
-  });
+  router.use(healthRoute({ db, backups, changes, log, startedAt: Date.now() }));
+  router.use(holdIds);
+  router.use(accessRoute({ pairing, changes, addresses, authority }));
   router.use(openApiRoute, productsRoute, convertRoute, estimateRoute(db, clock), fitRoute, scheduleRoute(schedule));
   router.use(processRoute(db), ownRecipesRoute(db), recipesRoute(db), checkedRowsRoute(db), sourcesRoute(db));
   router.use(
@@ -110,20 +162,20 @@ function api({ db, clock, schedule, planSeasons, changes }: Omit<ServerParts, 'l
     movementsRoute(db),
   );
   router.use(jarsInRoute(db), goalsRoute(db), hardwareMovesRoute(db), recallsRoute(db));
-  router.use(seasonRoute(db), seasonPlansRoute(db, clock, planSeasons));
-  router.use(exportsRoute(db), backupRoute(db, clock));
+  router.use(seasonRoute(db), seasonPlansRoute(db, planSeasons, log));
+  router.use(exportsRoute(db), backupRoute(db, clock, backups));
   router.use(() => {
     throw new Problem(404, 'not-found', 'There is nothing at this address.');
   });
   return router;
 }
 
-/** Whatever was written, the other screens hear of it at once. */
-function tellsChanges(changes: Changes): express.RequestHandler {
+/** Whoever was never let in sees the page on which a code is typed, whatever was asked for. */
+function door(pairing: Pairing): express.RequestHandler {
   return (req, res, next) => {
-    const screen = req.get('x-screen');
-    if (req.method !== 'GET') res.once('finish', () => res.statusCode < 300 && changes.tell(screen));
-    next();
+    if (whoAsks(req, pairing)) return next();
+    res.status(401).set({ 'content-security-policy': PAIRING_POLICY, 'cache-control': 'no-store' });
+    res.type('html').send(PAIRING_PAGE);
   };
 }
 

@@ -9,10 +9,13 @@ import { runningDay } from '@hoddle/core/kitchen/runningDay';
 import { v7 as uuidV7 } from 'uuid';
 import { Changes } from './changes';
 import { type Clock } from './clock';
-import { openDatabase } from './db/openDatabase';
+import { ownHosts } from './access/hosts';
+import { Pairing } from './access/pairing';
+import { nightlyBackups } from './backup/nightly';
+import { backupsOf, openDatabase } from './db/openDatabase';
 import { readBatchesNow, readDayEvents, readEvents, readSettings } from './db/readState';
 import { holdAgainstDocument } from './openApiChecker';
-import { createServer } from './server';
+import { createServer, type ServerParts } from './server';
 import { planHousehold } from './season/planHousehold';
 import { scheduleAnswer } from './workers/scheduleAnswer';
 import { type PlanSeasons } from './workers/seasonPool';
@@ -22,9 +25,16 @@ export function newFile(): string {
   return join(mkdtempSync(join(tmpdir(), 'hoddle-')), 'household.sqlite');
 }
 
+/** A test asks faster than any household. */
+const NO_LIMITS = { aMinute: 1e9, aMinuteAtHome: 1e9, heavyAMinute: 1e9, pairingsAMinute: 1e9 };
+
 /** The real server on a free port with a real file, for tests. Every reply is held against the API's own document. */
-export async function startServer(file = newFile(), clock: Clock = { now: () => Date.UTC(2026, 7, 29) }) {
-  const db = await openDatabase(file);
+export async function startServer(
+  file = newFile(),
+  clock: Clock = { now: () => Date.UTC(2026, 7, 29) },
+  more: Partial<ServerParts> = {},
+) {
+  const db = await openDatabase(file, { clock });
   const log = pino({ level: 'silent' });
   // In the same thread: the worker is the same function, bundled.
   const schedule = (request: ScheduleRequest) => Promise.resolve(scheduleAnswer(request));
@@ -36,9 +46,15 @@ export async function startServer(file = newFile(), clock: Clock = { now: () => 
     });
     return { outcome, stop: () => (goOn = false) };
   };
-  const changes = new Changes();
-  const parts = { db, clock, log, schedule, planSeasons, changes, appFolder: join(tmpdir(), 'no-app-here') };
-  const server = createServer(parts).listen(0, '127.0.0.1');
+  const changes = new Changes((tell) => db.state.listen(tell));
+  const backups = nightlyBackups(db, backupsOf(file), log, () => clock.now(null));
+  const pairing = await Pairing.of(db);
+  const parts: ServerParts = {
+    ...{ db, clock, log, schedule, planSeasons, changes, backups, pairing, appFolder: join(tmpdir(), 'no-app-here') },
+    ...{ hosts: ownHosts('127.0.0.1'), addresses: () => [], limits: NO_LIMITS, ...more },
+  };
+  const express = createServer(parts);
+  const server = express.listen(0, '127.0.0.1');
   // A test that works for seconds between two calls finds its connection still open.
   server.keepAliveTimeout = 0;
   await new Promise((listening) => server.once('listening', listening));
@@ -46,10 +62,15 @@ export async function startServer(file = newFile(), clock: Clock = { now: () => 
   return {
     db,
     file,
+    express,
+    pairing,
+    backups,
     address: base.replace(/\/api$/, ''),
     async call(method: string, path: string, body?: unknown) {
-      const init =
-        body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+      const init = {
+        ...(method !== 'GET' && { headers: { 'content-type': 'application/json' } }),
+        ...(body !== undefined && { body: JSON.stringify(body) }),
+      };
       const reply = await fetch(base + path, { method, ...init });
       const text = await reply.text();
       const isJson = reply.headers.get('content-type')?.includes('application/json');
@@ -61,7 +82,7 @@ export async function startServer(file = newFile(), clock: Clock = { now: () => 
     async fill(loadId: string, at: number): Promise<void> {
       const all = await readBatchesNow(db);
       const batches = all.filter(({ loads }) => loads.some(({ id, withLoadId }) => [id, withLoadId].includes(loadId)));
-      const { kitchen, burners, units, canners, ownJars } = await readSettings(db);
+      const { kitchen, burners, units, canners, ownJars } = readSettings(db);
       const setup = { ...kitchen, burners, units };
       const running = runningDay(
         batches,
@@ -81,6 +102,7 @@ export async function startServer(file = newFile(), clock: Clock = { now: () => 
     async stop() {
       server.closeAllConnections();
       await new Promise((closed) => server.close(closed));
+      backups.stop();
       await db.close();
     },
   };

@@ -277,4 +277,18 @@ export const EXAMPLES = {
     headspaceIn: 0.5,
     bands: [{ upToFt: 6_000, minutes: 30 }],
   },
+  health: {
+    ...{ ok: true, file: 'ok', disk: { freeMb: 52_000, ok: true }, setAside: 0, writesLost: 0 },
+    ...{ backup: { at: MORNING, ok: true, trouble: null }, queue: 0, screens: 2 },
+  },
+  backups: {
+    backups: [{ name: 'hoddle-2026-08-29T03-00-00Z.json.gz', at: MORNING, bytes: 184_000 }],
+    folder: '/somewhere/safe/household.sqlite.backups',
+    ...{ trouble: null, writesSince: 41 },
+  },
+  device: {
+    ...{ id: ids.source, name: 'Phone in the cellar', role: 'cook' },
+    ...{ pairedAt: MORNING, seenAt: MORNING, revokedAt: null },
+  },
+  clientError: { message: 'Cannot read what is not there', where: '/shelf/board' },
 } as const;

@@ -8,10 +8,16 @@ type Json = Record<string, unknown>;
 /** Said once for every operation that may answer so. */
 const ERROR_WORDS: Readonly<Record<number, string>> = {
   400: 'Something in the request cannot be read; `fields` says what.',
+  401: 'This device was never let in.',
+  403: 'Not from there, or not with this role.',
   404: 'There is no such thing.',
   409: 'It does not fit what is there.',
-  413: 'More than a megabyte.',
+  413: 'More than is taken at once.',
+  415: 'Not application/json.',
+  421: 'Asked under a name that is none of the server’s.',
   422: 'Read, and refused: the message says why.',
+  429: 'Too much, or too many wrong tries: later again.',
+  503: 'The household’s file cannot be written; reading goes on.',
 };
 
 /** The API as an OpenAPI 3.1 document, made from the Valibot schemas that the server parses with. */
@@ -36,13 +42,40 @@ export function openApiDocument(): Json {
   };
 }
 
-function operationObject({ method, path, summary, query, queryExample, body, bodyExample, ...rest }: Operation): Json {
-  const parameters = [...pathParameters(path), ...(query ? queryParameters(query, queryExample ?? {}) : [])];
+/** What every operation may answer with besides its own: who asks, from where, how often, and whether anything is kept. */
+function statusesOf({
+  method,
+  least,
+  body,
+  errors,
+}: Pick<Operation, 'method' | 'least' | 'body' | 'errors'>): number[] {
+  const common = [...(least === 'anyone' ? [] : [401]), 403, 421, 429];
+  return [
+    ...new Set([...errors, ...common, ...(body ? [413, 415] : []), ...(method === 'get' ? [] : [415, 503])]),
+  ].sort();
+}
+
+function operationObject({
+  method,
+  path,
+  summary,
+  least,
+  query,
+  queryExample,
+  body,
+  bodyExample,
+  ...rest
+}: Operation): Json {
+  const parameters = [
+    ...pathParameters(path, rest.namedId),
+    ...(query ? queryParameters(query, queryExample ?? {}) : []),
+  ];
   const good = Object.entries(rest.replies).map(([status, schema]) => [status, reply(schema, rest.replyExample)]);
-  const errors = (body ? [...rest.errors, 413] : rest.errors).map((status) => [status, errorReply(status)]);
+  const errors = statusesOf({ method, least, body, errors: rest.errors }).map((status) => [status, errorReply(status)]);
   return {
     operationId: `${method}${path.replace(/[^a-z]+([a-z]?)/gi, (_, letter: string) => letter.toUpperCase())}`,
     summary,
+    'x-least-role': least ?? (method === 'get' ? 'looker' : 'cook'),
     ...(parameters.length > 0 && { parameters }),
     ...(body && {
       requestBody: {
@@ -50,16 +83,16 @@ function operationObject({ method, path, summary, query, queryExample, body, bod
         content: { 'application/json': { schema: jsonSchema(body, 'input'), example: bodyExample } },
       },
     }),
-    responses: Object.fromEntries([...good, ...errors]),
+    responses: Object.fromEntries([...errors, ...good]),
   };
 }
 
-function pathParameters(path: string): Json[] {
+function pathParameters(path: string, namedId?: true): Json[] {
   return [...path.matchAll(/\{(\w+)\}/g)].map(([, name]) => ({
     name,
     in: 'path',
     required: true,
-    schema: { type: 'string', format: 'uuid' },
+    schema: { type: 'string', ...(name === 'id' && !namedId && { format: 'uuid' }) },
   }));
 }
 

@@ -1,4 +1,5 @@
 import { type BaseIssue, type BaseSchema } from 'valibot';
+import { type Role } from '../device';
 
 export type AnySchema = BaseSchema<unknown, unknown, BaseIssue<unknown>>;
 
@@ -8,6 +9,10 @@ export interface Operation {
   /** As OpenAPI writes it: `/picks/{id}`. */
   readonly path: string;
   readonly summary: string;
+  /** Its id is a name of the handbook, not one that a client made. */
+  readonly namedId?: true;
+  /** Who may at least: looking is for every device that was let in and writing for cooks, unless said. */
+  readonly least?: Role | 'anyone';
   /** An object schema; each entry is a parameter of the query. */
   readonly query?: AnySchema;
   readonly queryExample?: Readonly<Record<string, string | number>>;

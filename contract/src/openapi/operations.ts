@@ -18,7 +18,11 @@ import { GardenLookSchema, PlantingSchema } from '../garden';
 import { Household } from '../household';
 import { HouseholdSourceSchema } from '../householdSource';
 import { HouseholdState } from '../householdState';
-import { BackupFile, RestoreReply } from '../backup';
+import { BackupFile, BackupsReply, RestoreReply } from '../backup';
+import { ClientErrorSchema } from '../clientError';
+import { Device, DevicesReply, Me, PairingCode, PairingCodeRequest, PairRequest, PassphraseRequest } from '../device';
+import { Health } from '../health';
+import { StateChanges } from '../stateChange';
 import { ExportQuery } from '../exportQuery';
 import { HardwareMoveSchema } from '../hardware';
 import { JarsInReply, JarsInSchema, MovementSchema } from '../jarLot';
@@ -66,8 +70,8 @@ function kept(path: string, summary: string, body: AnySchema, example: unknown, 
   };
 }
 
-function struckOut(path: string, summary: string, errors: number[] = []): Operation {
-  return { method: 'delete', path, summary, replies: { 204: null }, errors };
+function struckOut(path: string, summary: string, errors: number[] = [], least?: Operation['least']): Operation {
+  return { method: 'delete', path, summary, replies: { 204: null }, errors: [400, ...errors], ...(least && { least }) };
 }
 
 /** Every address of the API. */
@@ -75,9 +79,10 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'get',
     path: '/health',
-    summary: 'Whether the server answers.',
-    replies: { 200: v.strictObject({ ok: v.literal(true) }) },
-    replyExample: { ok: true },
+    summary:
+      'Whether everything is kept as it should be: the file, the disk, backups, writes that wait. 503 where not.',
+    replies: { 200: Health, 503: Health },
+    replyExample: EXAMPLES.health,
     errors: [],
   },
   {
@@ -107,6 +112,7 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'post',
     path: '/process',
+    least: 'looker',
     summary: 'The same for a batch as it is to be made, held against its formula.',
     body: BatchProcessRequest,
     bodyExample: EXAMPLES.batchQuestion,
@@ -135,6 +141,7 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'get',
     path: '/recipes/{id}',
+    namedId: true,
     summary: 'One recipe card as published; a slash in its id is encoded.',
     replies: { 200: RecipeReply },
     errors: [404],
@@ -142,6 +149,7 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'post',
     path: '/recipe-for',
+    least: 'looker',
     summary: 'What goes into the pot for these jars, at which step, how much, what is poured off and what is missing.',
     body: RecipeForRequest,
     bodyExample: EXAMPLES.recipeFor,
@@ -151,6 +159,7 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'post',
     path: '/convert',
+    least: 'looker',
     summary: 'An amount in another measure, of a crop and how it is cut where that matters.',
     body: ConvertRequest,
     bodyExample: EXAMPLES.convert,
@@ -161,6 +170,7 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'post',
     path: '/estimate',
+    least: 'looker',
     summary: 'How many full jars an amount of one crop becomes.',
     body: EstimateRequest,
     bodyExample: EXAMPLES.estimate,
@@ -171,6 +181,7 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'post',
     path: '/fit',
+    least: 'looker',
     summary: 'Whether jars stand beside each other in a pot, and where, in inches from its centre.',
     body: FitRequest,
     bodyExample: EXAMPLES.fit,
@@ -189,6 +200,7 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'post',
     path: '/schedule',
+    least: 'looker',
     summary: 'Tasks laid out so that the last one ends as early as can be, and whether that is proven.',
     body: ScheduleRequest,
     bodyExample: EXAMPLES.schedule,
@@ -207,6 +219,7 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'post',
     path: '/jars-from',
+    least: 'looker',
     summary: 'Every product that some lots together can become, what is left over and what is missing.',
     body: JarsFromRequest,
     bodyExample: EXAMPLES.jarsFrom,
@@ -216,6 +229,7 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'post',
     path: '/produce-for',
+    least: 'looker',
     summary: 'How much to pick for so many jars, likely and to be sure.',
     body: ProduceForRequest,
     bodyExample: EXAMPLES.produceFor,
@@ -236,6 +250,7 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'post',
     path: '/recipes/read',
+    least: 'looker',
     summary: 'Reads a recipe from text or schema.org JSON-LD into a draft; what is not understood stays in `unread`.',
     body: ReadRecipeRequest,
     bodyExample: EXAMPLES.readRecipe,
@@ -252,14 +267,16 @@ export const OPERATIONS: readonly Operation[] = [
     replyExample: EXAMPLES.ownRecipe,
     errors: [400, 409, 422],
   },
-  struckOut('/recipes/{id}', "Strikes out a recipe of the household's own that nothing was made of.", [409]),
+  struckOut('/recipes/{id}', "Strikes out a recipe of the household's own that nothing was made of.", [409], 'owner'),
   keptOnce('/sources', "A tested time from the household's own source.", HouseholdSourceSchema, EXAMPLES.source, [422]),
   struckOut('/sources/{id}', "Strikes out a source of the household's own."),
   {
     method: 'get',
     path: '/state',
-    summary: 'All of the household.',
-    replies: { 200: HouseholdState },
+    summary:
+      'All of the household; with `since`, what has changed since an ETag, where that is known. 304 where nothing has.',
+    query: v.object({ since: v.optional(v.pipe(v.string(), v.maxLength(80))) }),
+    replies: { 200: v.union([StateChanges, HouseholdState]), 304: null },
     errors: [],
   },
   {
@@ -316,7 +333,7 @@ export const OPERATIONS: readonly Operation[] = [
     EXAMPLES.record,
     [404, 422],
   ),
-  struckOut('/batch-records/{id}', 'Strikes out what was written of a batch.'),
+  struckOut('/batch-records/{id}', 'Strikes out what was written of a batch.', [], 'owner'),
   keptOnce('/batches', 'A batch with its loads; never shorter than tested.', BatchSchema, EXAMPLES.batch, [422]),
   struckOut('/batches/{id}', 'Gives up a batch of which no load has begun.', [409]),
   keptOnce('/kitchen/events', 'What happened to a load.', KitchenEventSchema, EXAMPLES.event, [404, 422]),
@@ -400,9 +417,96 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'post',
     path: '/restore',
-    summary: 'Puts a backup in the place of all there is, which is kept beside it.',
+    summary: 'Puts a backup in the place of all there is, which is kept beside the other backups. May be gzip.',
+    least: 'owner',
     body: BackupFile,
     replies: { 200: RestoreReply },
-    errors: [400, 422],
+    errors: [400, 415, 422],
+  },
+  {
+    method: 'get',
+    path: '/backups',
+    summary: 'Backups that were taken by themselves, the newest first, and what was written since.',
+    replies: { 200: BackupsReply },
+    replyExample: EXAMPLES.backups,
+    errors: [],
+  },
+  {
+    method: 'post',
+    path: '/backups',
+    summary: 'Takes a backup now, reads it back and lets the oldest go.',
+    least: 'owner',
+    replies: { 200: BackupsReply },
+    replyExample: EXAMPLES.backups,
+    errors: [],
+  },
+  {
+    method: 'post',
+    path: '/backups/{name}/restore',
+    summary: 'Puts one of them in the place of all there is.',
+    least: 'owner',
+    replies: { 200: RestoreReply },
+    errors: [404, 422],
+  },
+  {
+    method: 'get',
+    path: '/me',
+    summary: 'Who asks, and what that device may do.',
+    replies: { 200: Me },
+    replyExample: { role: 'owner', name: null },
+    errors: [],
+  },
+  struckOut('/me', 'This device goes: its key is good no more.', [], 'looker'),
+  {
+    method: 'post',
+    path: '/pair',
+    summary: 'Lets a device in that knows a code shown on another one, or the passphrase. Its key comes as a cookie.',
+    least: 'anyone',
+    body: PairRequest,
+    bodyExample: { name: 'Phone in the cellar', code: '2345-6789' },
+    replies: { 201: Device },
+    replyExample: EXAMPLES.device,
+    errors: [400, 403, 429],
+  },
+  {
+    method: 'post',
+    path: '/pairing-codes',
+    summary: 'A code that lets one device in within five minutes.',
+    least: 'owner',
+    body: PairingCodeRequest,
+    bodyExample: { role: 'cook' },
+    replies: { 201: PairingCode },
+    replyExample: { code: '23456789', until: 1_787_990_400_000, addresses: ['https://192.168.1.20:4860'] },
+    errors: [400],
+  },
+  {
+    method: 'get',
+    path: '/devices',
+    summary: 'Devices that were let in, and those that were shut out again.',
+    least: 'owner',
+    replies: { 200: DevicesReply },
+    replyExample: { devices: [EXAMPLES.device], hasPassphrase: true, addresses: [], authority: null },
+    errors: [],
+  },
+  struckOut('/devices/{id}', 'Shuts a device out, at once and for good.', [404], 'owner'),
+  {
+    method: 'put',
+    path: '/passphrase',
+    summary: 'Sets the passphrase of the household, which other devices may be let in by.',
+    least: 'owner',
+    body: PassphraseRequest,
+    bodyExample: { passphrase: 'three damsons in a blue bowl' },
+    replies: { 204: null },
+    errors: [400],
+  },
+  {
+    method: 'post',
+    path: '/client-errors',
+    summary: "Something broke on a screen: for the server's log.",
+    least: 'looker',
+    body: ClientErrorSchema,
+    bodyExample: EXAMPLES.clientError,
+    replies: { 204: null },
+    errors: [400],
   },
 ];

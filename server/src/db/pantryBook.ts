@@ -5,7 +5,9 @@ import { Ledger } from '@hoddle/core/pantry/ledger';
 import { type PantryPlace, USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { Problem } from '../problem';
 import { keepOnce } from './keepOnce';
-import { type LotRow, type MovementRow, type Tables } from './tables';
+import { lotOf, lotRow, movementOf, movementRow } from './pantryRows';
+import { soundRows } from './soundRows';
+import { type Tables } from './tables';
 
 /** Movements this young go to every screen; older ones are added up. */
 const LATELY_MS = 60 * 24 * 60 * 60_000;
@@ -22,11 +24,8 @@ export class PantryBook {
   /** Reads all lots and movements of the file; until that is done the ones known before stand. */
   async load(): Promise<void> {
     const ledger = new Ledger(await this.places());
-    for (const row of await this.tables.lots.findAll({ raw: true })) ledger.enterLot(lotOf(row as unknown as LotRow));
-    const rows = (await this.tables.movements.findAll({
-      raw: true,
-      order: [['at', 'ASC']],
-    })) as unknown as MovementRow[];
+    for (const row of await soundRows(this.tables.lots, {})) ledger.enterLot(lotOf(row));
+    const rows = await soundRows(this.tables.movements, { order: [['at', 'ASC']] });
     for (const row of rows) ledger.enterMovement(movementOf(row));
     this.ledger = ledger;
   }
@@ -119,38 +118,7 @@ export class PantryBook {
   }
 
   private async places(): Promise<readonly PantryPlace[]> {
-    const row = await this.tables.households.findByPk(1, { rejectOnEmpty: true });
-    return row.get({ plain: true }).places ?? USUAL_PLACES;
+    const [row] = await soundRows(this.tables.households, {});
+    return row?.places ?? USUAL_PLACES;
   }
-}
-
-export function lotOf({ loadId, fromLotId, recipe, crop, readyAt, ...lot }: LotRow): JarLot {
-  return {
-    ...lot,
-    ...(loadId !== null && { loadId }),
-    ...(fromLotId !== null && { fromLotId }),
-    ...(recipe !== null && { recipe }),
-    ...(crop !== null && { crop }),
-    ...(readyAt !== null && { readyAt }),
-  };
-}
-
-export function lotRow({ jarsBefore: _, ...lot }: JarLot): LotRow {
-  const { loadId = null, fromLotId = null, recipe = null, crop = null, readyAt = null } = lot;
-  return { ...lot, loadId, fromLotId, recipe, crop, readyAt };
-}
-
-export function movementOf({ intoLotId, toPlace, undoes, note, ...movement }: MovementRow): Movement {
-  return {
-    ...movement,
-    ...(intoLotId !== null && { intoLotId }),
-    ...(toPlace !== null && { toPlace }),
-    ...(undoes !== null && { undoes }),
-    ...(note !== null && { note }),
-  };
-}
-
-export function movementRow(movement: Movement): MovementRow {
-  const { intoLotId = null, toPlace = null, undoes = null, note = null } = movement as Partial<MovementRow>;
-  return { ...movement, intoLotId, toPlace, undoes, note };
 }

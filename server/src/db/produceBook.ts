@@ -4,6 +4,7 @@ import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type Lot, onHand, overdrawnKg, type TimedUse } from '@hoddle/core/harvest/onHand';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { readBatchesTold } from './readState';
+import { soundRows } from './soundRows';
 import { type Tables } from './tables';
 
 /** All that was entered of one pick, as it stands in a transaction. */
@@ -19,11 +20,11 @@ export const CRUMB_KG = 0.01;
 /** Batches as they stand count: produce of loads that were dropped on the day is on hand again. */
 export async function readBook(tables: Tables, pickId: string, transaction: Transaction): Promise<ProduceBook> {
   const batches = await readBatchesTold({ tables }, transaction);
-  const changes = await tables.lotChanges.findAll({ where: { pickId }, order: [['at', 'ASC']], transaction });
+  const [pick] = await soundRows(tables.picks, { where: { id: pickId }, transaction });
   return {
-    pick: (await tables.picks.findByPk(pickId, { transaction }))?.get({ plain: true }),
+    pick,
     uses: timedUses(batches).filter((use) => use.pickId === pickId),
-    changes: changes.map((row) => row.get({ plain: true })),
+    changes: await soundRows(tables.lotChanges, { where: { pickId }, order: [['at', 'ASC']], transaction }),
   };
 }
 

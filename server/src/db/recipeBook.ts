@@ -5,6 +5,7 @@ import { layOwnPages, NO_OWN_PAGES, type OwnPages } from '@hoddle/core/handbook/
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { ownPagesOf } from '@hoddle/core/recipe/own/pagesOf';
 import { Problem } from '../problem';
+import { soundRows } from './soundRows';
 import { type Tables } from './tables';
 
 /**
@@ -18,14 +19,11 @@ export class RecipeBook {
   constructor(private readonly tables: Tables) {}
 
   async load(): Promise<void> {
-    const rows = await this.tables.ownRecipes.findAll({
-      raw: false,
-      order: [
-        ['name', 'ASC'],
-        ['revision', 'ASC'],
-      ],
-    });
-    this.pages = rows.map((row) => row.get('page') as OwnRecipe);
+    const order: [string, 'ASC'][] = [
+      ['name', 'ASC'],
+      ['revision', 'ASC'],
+    ];
+    this.pages = (await soundRows(this.tables.ownRecipes, { order })).map(({ page }) => page);
     this.laid = ownPagesOf(this.pages);
   }
 

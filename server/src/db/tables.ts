@@ -19,6 +19,8 @@ import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { type HardwareMove } from '@hoddle/core/supplies/hardware';
+import { type Role } from '@hoddle/contract/device';
+import { SUM } from './rowSum';
 
 /** A table whose rows are plain values: what goes in is what comes out. */
 export type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
@@ -107,6 +109,30 @@ export interface OwnRecipeRow {
   page: OwnRecipe;
 }
 
+/** How many writes were kept, and a sum of how the tables are laid out. */
+export interface WritesRow {
+  id: number;
+  writes: number;
+  schemaSum: number | null;
+}
+
+/** A phone or another computer that was paired. */
+export interface DeviceRow {
+  id: string;
+  name: string;
+  role: Role;
+  keyHash: string;
+  pairedAt: number;
+  seenAt: number | null;
+  revokedAt: number | null;
+}
+
+export interface PassphraseRow {
+  id: number;
+  hash: string;
+  setAt: number;
+}
+
 export interface Tables {
   households: Table<HouseholdRow>;
   canners: Table<Canner & { position: number }>;
@@ -131,13 +157,26 @@ export interface Tables {
   ownRecipes: Table<OwnRecipeRow>;
 }
 
+/** What is kept beside the household and is no part of it: a backup does not carry it. */
+export interface OwnTables {
+  writes: Table<WritesRow>;
+  devices: Table<DeviceRow>;
+  passphrases: Table<PassphraseRow>;
+}
+
 const { STRING, INTEGER, BIGINT, BOOLEAN, DOUBLE, JSON } = DataTypes;
 const id = { type: STRING, primaryKey: true };
 
 /** Binds the tables of the migrations to the rows above; column names are the same words in snake case. */
 export function defineTables(sequelize: Sequelize): Tables {
+  // The sum beside a row is no part of it: only who checks it asks for it.
   const table = <Row extends object>(name: string, columns: ModelAttributes<Model<Row, Row>>): Table<Row> =>
-    sequelize.define<Model<Row, Row>>(name, columns, { tableName: name, timestamps: false, underscored: true });
+    sequelize.define<Model<Row, Row>>(name, { ...columns, [SUM]: INTEGER } as ModelAttributes<Model<Row, Row>>, {
+      tableName: name,
+      timestamps: false,
+      underscored: true,
+      defaultScope: { attributes: { exclude: [SUM] } },
+    });
   return {
     households: table('households', {
       id: { type: INTEGER, primaryKey: true },
@@ -328,5 +367,24 @@ export function defineTables(sequelize: Sequelize): Tables {
       draft: BOOLEAN,
       page: JSON,
     }),
+  };
+}
+
+/** The tables that are no part of the household. */
+export function defineOwnTables(sequelize: Sequelize): OwnTables {
+  const table = <Row extends object>(name: string, columns: ModelAttributes<Model<Row, Row>>): Table<Row> =>
+    sequelize.define<Model<Row, Row>>(name, columns, { tableName: name, timestamps: false, underscored: true });
+  return {
+    writes: table('writes_kept', { id: { type: INTEGER, primaryKey: true }, writes: INTEGER, schemaSum: INTEGER }),
+    devices: table('devices', {
+      id,
+      name: STRING,
+      role: STRING,
+      keyHash: STRING,
+      pairedAt: BIGINT,
+      seenAt: BIGINT,
+      revokedAt: BIGINT,
+    }),
+    passphrases: table('passphrases', { id: { type: INTEGER, primaryKey: true }, hash: STRING, setAt: BIGINT }),
   };
 }

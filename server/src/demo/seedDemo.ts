@@ -1,7 +1,7 @@
 import { rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { checkFile } from '../db/checkFile';
-import { insertHousehold } from '../db/insertHousehold';
+import { insertHousehold } from '../backup/insertHousehold';
 import { openDatabase } from '../db/openDatabase';
 import { fennickHollow } from './fennickHollow';
 

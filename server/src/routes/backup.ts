@@ -1,103 +1,88 @@
-import { existsSync } from 'node:fs';
-import { basename } from 'node:path';
-import express, { Router } from 'express';
-import * as v from 'valibot';
-import { BACKUP_FORMAT, BACKUP_VERSION, type BackupData, BackupFile } from '@hoddle/contract/backup';
+import { createReadStream, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { createGunzip } from 'node:zlib';
+import { type Request, Router } from 'express';
+import { type BackupsReply, type RestoreReply } from '@hoddle/contract/backup';
+import { backupsIn } from '../backup/backupNames';
+import { dataOf } from '../backup/householdData';
+import { type Backups } from '../backup/nightly';
+import { readBackup } from '../backup/readBackup';
+import { restore } from '../backup/restore';
+import { backupPieces } from '../backup/writeBackup';
 import { type Clock } from '../clock';
-import { backupData, sumOf } from '../db/backupData';
-import { emptyHousehold, insertHousehold } from '../db/insertHousehold';
 import { type Database } from '../db/openDatabase';
 import { Problem } from '../problem';
 
-/** Twenty years of a large household are about 20 MB. */
-const LARGEST = '200mb';
-
-/** `GET /api/backup`, `POST /api/restore`: the whole household as one file, and back. */
-export function backupRoute(db: Database, clock: Clock): Router {
+/** The whole household as one file and back, and the backups that are taken by themselves. */
+export function backupRoute(db: Database, clock: Clock, backups: Backups): Router {
+  const bring = async (pieces: AsyncIterable<Uint8Array>): Promise<RestoreReply> => {
+    const { data } = await readBackup(pieces);
+    return restore(db, backups.folder, data, clock.now(null));
+  };
   return Router()
     .get('/backup', async (_req, res) => {
-      const data = await backupData(db, clock);
-      const madeAt = new Date(clock.now(null)).toISOString();
-      const backup: BackupFile = { format: BACKUP_FORMAT, version: BACKUP_VERSION, madeAt, sha256: sumOf(data), data };
-      res.attachment(`hoddle-${madeAt.slice(0, 10)}.json`).json(backup);
+      const madeAt = clock.now(null);
+      const data = dataOf(db.state.all);
+      const writes = await db.writesKept();
+      res.attachment(`hoddle-${new Date(madeAt).toISOString().slice(0, 10)}.json`).type('json');
+      await pipeline(Readable.from(backupPieces(data, { madeAt, writes })), res);
     })
-    .post('/restore', express.text({ type: '*/*', limit: LARGEST }), async (req, res) => {
-      const backup = readBackup(String(req.body));
-      const keptBefore = freeName(db.file, clock.now(null));
-      await db.copyTo(keptBefore);
-      await db
-        .write(async (transaction) => {
-          await emptyHousehold(db.tables, transaction);
-          await insertHousehold(db.tables, backup.data, transaction);
-          transaction.afterCommit(async () => {
-            await db.recipes.load();
-            db.recipes.lay();
-            await db.pantry.load();
-          });
-        })
-        .catch((error: unknown) => {
-          // Parts of it refer to what is not in it: a file put together by hand.
-          if (error instanceof Error && error.name.startsWith('Sequelize')) {
-            throw new Problem(422, 'not-whole', 'Parts of this backup do not fit together. Nothing was changed.');
-          }
-          throw error;
-        });
-      const sha256 = sumOf(await backupData(db, clock));
-      const { lots, movements } = backup.data;
-      res.json({ sha256, lots: lots.length, movements: movements.length, keptBefore: basename(keptBefore) });
+    .post('/restore', async (req, res) => {
+      try {
+        res.json(await bring(bytesOf(req)));
+      } catch (error) {
+        // What still comes in is let go by, so that whoever sends it hears the answer.
+        req.unpipe();
+        req.resume();
+        throw error;
+      }
+    })
+    .get('/backups', async (_req, res) => {
+      res.json(await listed(db, backups));
+    })
+    .post('/backups', async (_req, res) => {
+      await backups.take();
+      res.json(await listed(db, backups));
+    })
+    .post('/backups/:name/restore', async (req, res) => {
+      const known = backupsIn(backups.folder).find(({ name }) => name === req.params.name);
+      if (!known) throw new Problem(404, 'no-backup', 'There is no such backup any more.');
+      res.json(await bring(createReadStream(join(backups.folder, known.name)).pipe(createGunzip())));
     });
 }
 
-/** @throws Problem 422 with a sentence for a file that is cut short, newer, damaged or none of ours */
-function readBackup(text: string): BackupFile {
-  const told = parse(text);
-  if (typeof told !== 'object' || told === null || !('format' in told) || told.format !== BACKUP_FORMAT) {
-    throw new Problem(422, 'no-backup', 'This is not a backup of Hoddle. Nothing was changed.');
-  }
-  if ('version' in told && typeof told.version === 'number' && told.version > BACKUP_VERSION) {
-    const reason = `This backup was made by a newer Hoddle (version ${told.version}; this one reads ${BACKUP_VERSION}). Update first. Nothing was changed.`;
-    throw new Problem(422, 'newer', reason);
-  }
-  const backup = v.safeParse(BackupFile, told);
-  if (!backup.success) {
-    const issue = backup.issues[0];
-    const where = v.getDotPath(issue) ?? 'the file';
-    throw new Problem(422, 'damaged', `This backup is damaged: ${where} ${issue.message}. Nothing was changed.`);
-  }
-  // Of the data as it is in the file: an older Hoddle did not know of all that is there since.
-  if (!('data' in told) || sumOf(told.data as BackupData) !== backup.output.sha256) {
-    throw new Problem(
-      422,
-      'damaged',
-      'This backup was changed or damaged since it was made: its sum does not fit. Nothing was changed.',
-    );
-  }
-  return backup.output;
+/** A file may come as it is kept, compressed. @throws Problem 415 for what is no JSON */
+function bytesOf(req: Request): AsyncIterable<Uint8Array> {
+  const coding = req.get('content-encoding') ?? 'identity';
+  if (coding === 'identity') return req;
+  if (coding !== 'gzip') throw new Problem(415, 'coding', 'Only gzip is read, or the file as it is.');
+  const unzipped = createGunzip();
+  req.pipe(unzipped);
+  return unzipped;
 }
 
-/** Keys through which a file could reach into the program instead of being data. */
-const HOSTILE_KEYS = ['__proto__', 'constructor', 'prototype'];
+async function listed(db: Database, { folder, trouble }: Backups): Promise<BackupsReply> {
+  const kept = backupsIn(folder).map(({ name, at }) => ({ name, at, bytes: statSync(join(folder, name)).size }));
+  const [newest] = kept;
+  const writes = newest && (await writesAt(join(folder, newest.name)));
+  const writesSince = writes === undefined ? null : Math.max(0, (await db.writesKept()) - writes);
+  return { backups: kept, folder, trouble, writesSince };
+}
 
-function parse(text: string): unknown {
+/** How many writes a backup had: it stands in its head, so that only the first bytes are read. */
+async function writesAt(path: string): Promise<number | undefined> {
+  const unzipped = createReadStream(path, { end: 65_535 }).pipe(createGunzip());
   try {
-    return JSON.parse(text, (key, value: unknown) => {
-      if (HOSTILE_KEYS.includes(key))
-        throw new Problem(422, 'hostile', 'This file holds what no backup holds. Nothing was changed.');
-      return value;
-    });
-  } catch (error) {
-    if (error instanceof Problem) throw error;
-    throw new Problem(
-      422,
-      'cut-short',
-      'This file ends before its end, or is no JSON: was it copied whole? Nothing was changed.',
-    );
+    for await (const piece of unzipped) {
+      const found = /"writes":(\d+)/.exec(String(piece).slice(0, 1_000));
+      return found ? Number(found[1]) : undefined;
+    }
+  } catch {
+    return undefined;
+  } finally {
+    unzipped.destroy();
   }
-}
-
-/** A name beside the household's file that nothing has yet. */
-function freeName(file: string, now: number): string {
-  const stamp = new Date(now).toISOString().replace(/[:.]/g, '-');
-  const name = `${file}.before-restore-${stamp}`;
-  return existsSync(name) ? `${name}-again` : name;
+  return undefined;
 }

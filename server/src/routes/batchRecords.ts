@@ -16,7 +16,7 @@ export function batchRecordsRoute(db: Database): Router {
     .post('/batch-records', async (req, res) => {
       const record = v.parse(BatchRecordSchema, req.body);
       holdKnown(db, record.product);
-      const others = (await readBatchRecords(db)).filter(({ id }) => id !== record.id);
+      const others = readBatchRecords(db).filter(({ id }) => id !== record.id);
       if (record.learnFrom) {
         const check = checkRecord(record, learnYields(others, record.madeAt));
         if (check.kind === 'slip') throw new Problem(422, 'unlikely', check.sentence, { jars: check.sentence });

@@ -20,7 +20,7 @@ export function batchesRoute(db: Database): Router {
   return Router()
     .post('/batches', async (req, res) => {
       const batch = v.parse(BatchSchema, req.body);
-      holdAgainstHandbook(batch, await readPages(db));
+      holdAgainstHandbook(batch, readPages(db));
       await holdAgainstHosts(db, batch);
       const isNew = await keepBatch(db, batch);
       res.status(isNew ? 201 : 200).json(batch);

@@ -28,7 +28,7 @@ import { holdInOrder } from './holdInOrder';
 export function dayEventsRoute(db: Database, clock: Clock): Router {
   return Router().post('/kitchen/day-events', async (req, res) => {
     const event = v.parse(DayEventSchema, req.body) as DayEvent;
-    const pages = await readPages(db);
+    const pages = readPages(db);
     const isNew = await db.write(async (transaction) => {
       const { id, day, type, at, ...detail } = event;
       const added = await keepOnce(db.tables.dayEvents, { id, day, type, at, detail }, transaction);

@@ -16,8 +16,8 @@ import { Problem } from '../problem';
 /** Produce to jars and back, by the handbook and by what the household's own batches have taught. */
 export function estimateRoute(db: Database, clock: Clock): Router {
   const learned = async () => {
-    const { demoOffsetMs } = await readHousehold(db);
-    return learnYields(await readBatchRecords(db), clock.now(demoOffsetMs));
+    const { demoOffsetMs } = readHousehold(db);
+    return learnYields(readBatchRecords(db), clock.now(demoOffsetMs));
   };
   return Router()
     .post('/estimate', async (req, res) => {

@@ -9,15 +9,15 @@ import { all, readBatches, readBatchRecords, readHousehold, readSettings } from 
 export function exportsRoute(db: Database): Router {
   return Router().get('/export', async (req, res) => {
     const { table } = v.parse(ExportQuery, req.query);
-    const { mark } = await readHousehold(db);
-    const { places, bestMonths } = await readSettings(db);
+    const { mark } = readHousehold(db);
+    const { places, bestMonths } = readSettings(db);
     const csv = exportCsv(table, {
       mark,
       places,
       bestMonths,
       picks: table === 'picks' ? await all(db.tables.picks, [['pickedAt', 'ASC']]) : [],
       batches: table === 'batches' ? await readBatches(db) : [],
-      batchRecords: table === 'batches' ? await readBatchRecords(db) : [],
+      batchRecords: table === 'batches' ? readBatchRecords(db) : [],
       lots: [...db.pantry.all.allLots()],
       movements: [...db.pantry.all.allMovements()],
     });

@@ -21,7 +21,7 @@ const CODES = { before: 'comes-before', left: 'not-over', 'too-old': 'too-old' }
 
 /** Whether something happens now, by the server's clock, and is not told of hours ago. */
 export async function isJustNow(db: Database, clock: Clock, { at }: { readonly at: number }): Promise<boolean> {
-  const { demoOffsetMs } = await readHousehold(db);
+  const { demoOffsetMs } = readHousehold(db);
   return clock.now(demoOffsetMs) - at < JUST_NOW_MS;
 }
 
@@ -42,7 +42,7 @@ export async function holdInOrder(
   const all = await readBatchesNow(db, transaction);
   const batches = all.filter((batch) => isNear(batch) || isOwn(batch));
   if (batches.length === 0) return;
-  const { kitchen, burners, units, canners, ownJars } = await readSettings(db);
+  const { kitchen, burners, units, canners, ownJars } = readSettings(db);
   const others = <Event extends { readonly id: string }>(told: readonly Event[]) =>
     told.filter(({ id }) => id !== event.id);
   const running = runningDay(

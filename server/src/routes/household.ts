@@ -4,15 +4,15 @@ import { Clock as ClockSchema } from '@hoddle/contract/clock';
 import { Household } from '@hoddle/contract/household';
 import { type Clock } from '../clock';
 import { type Database } from '../db/openDatabase';
-import { readHousehold, readState } from '../db/readState';
+import { readHousehold } from '../db/readState';
 import { Problem } from '../problem';
+import { StateReply } from '../stateReply';
 
 /** The household itself: all of its state, its settings, and the clock of a demo. */
 export function householdRoute(db: Database, clock: Clock): Router {
+  const reply = new StateReply(db);
   return Router()
-    .get('/state', async (_req, res) => {
-      res.json(await readState(db, clock));
-    })
+    .get('/state', (req, res) => reply.send(req, res))
     .put('/household', async (req, res) => {
       const settings = v.parse(Household, req.body);
       const { canners, kitchen, ownJars, places, bestMonths, ...household } = settings;
@@ -33,7 +33,7 @@ export function householdRoute(db: Database, clock: Clock): Router {
     })
     .put('/clock', async (req, res) => {
       const { offsetMs } = v.parse(ClockSchema, req.body);
-      const { demoOffsetMs } = await readHousehold(db);
+      const { demoOffsetMs } = readHousehold(db);
       if (demoOffsetMs === null) throw new Problem(409, 'real-clock', 'This household runs on the real clock.');
       if (offsetMs < demoOffsetMs) throw new Problem(409, 'clock-back', 'The demo clock only goes forward.');
       await db.write((transaction) =>

@@ -14,7 +14,9 @@ import { sealCheck } from '@hoddle/core/pantry/sealCheck';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { type Clock } from '../clock';
-import { eventOf, readBatches, readBatchesNow } from '../db/readState';
+import { readBatches, readBatchesNow } from '../db/readState';
+import { eventOf } from '../db/rowForms';
+import { soundRows } from '../db/soundRows';
 import { Problem } from '../problem';
 import { holdInOrder, isJustNow } from './holdInOrder';
 
@@ -72,12 +74,8 @@ async function eventsOf(
   transaction: Transaction,
 ): Promise<readonly KitchenEvent[]> {
   const ids = [load.id, hostOf(load, batches)?.load.id].filter((id) => id !== undefined);
-  const rows = await db.tables.events.findAll({ where: { loadId: ids }, transaction });
-  return toldOf(
-    load,
-    batches,
-    rows.map((row) => eventOf(row.get({ plain: true }))),
-  );
+  const rows = await soundRows(db.tables.events, { where: { loadId: ids }, transaction });
+  return toldOf(load, batches, rows.map(eventOf));
 }
 
 /** The load with the batch it belongs to. @throws Problem 404 */

@@ -13,7 +13,7 @@ import { Problem } from '../problem';
 export function picksRoute(db: Database, clock: Clock): Router {
   const readPick = async (body: unknown) => {
     const pick = v.parse(PickSchema, body);
-    const { demoOffsetMs } = await readHousehold(db);
+    const { demoOffsetMs } = readHousehold(db);
     const day = checkPickDay(pick.pickedAt, clock.now(demoOffsetMs));
     if (day.kind === 'refusal') throw new Problem(400, 'invalid', day.reason, { pickedAt: day.reason });
     return pick;

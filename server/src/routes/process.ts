@@ -10,14 +10,14 @@ import { readPages } from '../db/readState';
 export function processRoute(db: Database): Router {
   return Router()
     .get('/process', async (req, res) => {
-      const answer: ProcessReply = findProcess(v.parse(ProcessQuery, req.query), await readPages(db));
+      const answer: ProcessReply = findProcess(v.parse(ProcessQuery, req.query), readPages(db));
       res.json(answer);
     })
     .post('/process', async (req, res) => {
       const { ingredients, recipe, ...question } = v.parse(BatchProcessRequest, req.body);
       const { verdicts, scale, card } = compareBatch(question.product, ingredients, recipe);
       const reply: BatchProcessReply = {
-        answer: findProcess(question, await readPages(db), verdicts),
+        answer: findProcess(question, readPages(db), verdicts),
         ...(scale !== undefined && { scale }),
         ...(card && { recipe: card.card }),
         changes: verdicts,

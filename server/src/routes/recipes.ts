@@ -58,7 +58,7 @@ export function recipesRoute(db: Database): Router {
       const { recipe, jars, taken } = v.parse(RecipeForRequest, req.body);
       const card = offered(recipe);
       holdAgainstTested(card, jars);
-      const liquid = learnedLiquid(card, await readBatchRecords(db));
+      const liquid = learnedLiquid(card, readBatchRecords(db));
       const made = recipeFor(card, { jars, ...(taken && { taken }), ...(liquid && { learnedLiquid: liquid }) });
       const missing = await missingOnHand(db, made.card, jars);
       const reply: RecipeForReply = {

@@ -1,7 +1,7 @@
 import { Router } from 'express';
+import { type Logger } from 'pino';
 import * as v from 'valibot';
 import { SeasonPlanRequest } from '@hoddle/contract/season';
-import { type Clock } from '../clock';
 import { type Database } from '../db/openDatabase';
 import { readState } from '../db/readState';
 import { Problem } from '../problem';
@@ -12,12 +12,12 @@ import { type PlanSeasons } from '../workers/seasonPool';
  * `POST /api/season-plans`: what to make when, from the household as it is. Answered at once with a job to look at; its
  * plan is only kept once the household takes it.
  */
-export function seasonPlansRoute(db: Database, clock: Clock, plan: PlanSeasons): Router {
-  const jobs = new SeasonJobs(plan);
+export function seasonPlansRoute(db: Database, plan: PlanSeasons, log: Logger): Router {
+  const jobs = new SeasonJobs(plan, log);
   return Router()
     .post('/season-plans', async (req, res) => {
       const { id, ...request } = v.parse(SeasonPlanRequest, req.body);
-      const reply = jobs.reply(id) ?? jobs.start(id, { state: await readState(db, clock), request });
+      const reply = jobs.reply(id) ?? jobs.start(id, { state: readState(db), request });
       res.status(202).json(reply);
     })
     .get('/season-plans/:id', (req, res) => {

@@ -1,3 +1,4 @@
+import { type Logger } from 'pino';
 import { type SeasonPlanReply } from '@hoddle/contract/season';
 import { type SeasonReport } from '@hoddle/core/season/seasonReport';
 import { type PlanSeasons, type SeasonRun } from '../workers/seasonPool';
@@ -21,7 +22,10 @@ function doneWith(reply: SeasonPlanReply, report: SeasonReport): SeasonPlanReply
 export class SeasonJobs {
   private readonly jobs = new Map<string, Job>();
 
-  constructor(private readonly plan: PlanSeasons) {}
+  constructor(
+    private readonly plan: PlanSeasons,
+    private readonly log: Logger,
+  ) {}
 
   reply(id: string): SeasonPlanReply | undefined {
     return this.jobs.get(id)?.reply;
@@ -45,7 +49,8 @@ export class SeasonJobs {
             ? doneWith(job.reply, outcome.report)
             : { ...job.reply, state: 'done', message: outcome.message };
       },
-      () => {
+      (error: unknown) => {
+        this.log.error({ err: error, planning: id }, 'planning failed');
         const message = 'The planning was stopped or ran out of memory. The plan before is kept.';
         job.reply = { ...job.reply, state: 'failed', message };
       },

@@ -9,6 +9,7 @@ import * as season from './0007-season';
 import * as recipe from './0008-recipe';
 import * as ownRecipes from './0009-own-recipes';
 import * as lockedLid from './0010-locked-lid';
+import * as trust from './0011-trust';
 
 /** In the order they run. Forward only: a landed migration is never changed, the next one goes below it. */
 export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -22,4 +23,5 @@ export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Pr
   { name: '0008-recipe', up: recipe.up },
   { name: '0009-own-recipes', up: ownRecipes.up },
   { name: '0010-locked-lid', up: lockedLid.up },
+  { name: '0011-trust', up: trust.up },
 ];

@@ -3,9 +3,9 @@ import { type BackupData } from '@hoddle/contract/backup';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
-import { insertParts } from './insertParts';
-import { lotRow, movementRow } from './pantryBook';
-import { type Table, type Tables } from './tables';
+import { insertParts } from '../db/insertParts';
+import { lotRow, movementRow } from '../db/pantryRows';
+import { type DayEventRow, type Table, type Tables } from '../db/tables';
 
 /** Tables in an order in which nothing refers to what is not there yet; they are emptied from the last to the first. */
 const FILLED = [
@@ -33,7 +33,8 @@ const FILLED = [
 
 /** Empties every table but the household's own row. */
 export async function emptyHousehold(tables: Tables, transaction: Transaction): Promise<void> {
-  for (const table of [...FILLED].reverse()) await (tables[table] as Table<object>).destroy({ where: {}, transaction });
+  for (const table of [...FILLED].reverse())
+    await (tables[table] as Table<object>).destroy({ where: {}, transaction, hooks: false });
 }
 
 /** Fills empty tables with a whole household. */
@@ -47,12 +48,12 @@ export async function insertHousehold(tables: Tables, data: BackupData, transact
     canners.map((canner, position) => ({ ...canner, position })),
     { transaction },
   );
-  await tables.plantings.bulkCreate(data.plantings, { transaction });
-  await tables.gardenLooks.bulkCreate(data.gardenLooks, { transaction });
-  await tables.picks.bulkCreate(data.picks, { transaction });
-  await tables.lotChanges.bulkCreate(data.lotChanges, { transaction });
-  await tables.ownMeasures.bulkCreate(data.ownMeasures, { transaction });
-  const batches = withCrops(data.batches as Batch[], data.picks);
+  await insertRows(tables.plantings, data.plantings, transaction);
+  await insertRows(tables.gardenLooks, data.gardenLooks, transaction);
+  await insertRows(tables.picks, data.picks, transaction);
+  await insertRows(tables.lotChanges, data.lotChanges, transaction);
+  await insertRows(tables.ownMeasures, data.ownMeasures, transaction);
+  const batches = data.batches as Batch[];
   const rows = batches.map(
     ({
       uses: _,
@@ -69,11 +70,11 @@ export async function insertHousehold(tables: Tables, data: BackupData, transact
   );
   await insertRows(tables.batches, rows, transaction);
   await insertParts(tables, batches, transaction);
-  await tables.batchRecords.bulkCreate(data.batchRecords, { transaction });
+  await insertRows(tables.batchRecords, data.batchRecords, transaction);
   const events = data.events.map(({ id, loadId, type, at, ...detail }) => ({ id, loadId, type, at, detail }));
   await insertRows(tables.events, events, transaction);
   const steps = data.dayEvents.map(({ id, day, type, at, ...detail }) => ({ id, day, type, at, detail }));
-  await tables.dayEvents.bulkCreate(steps, { transaction });
+  await insertRows(tables.dayEvents, steps as DayEventRow[], transaction);
   await insertRows(tables.lots, (data.lots as JarLot[]).map(lotRow), transaction);
   await insertRows(tables.movements, (data.movements as Movement[]).map(movementRow), transaction);
   await tables.checkedRows.bulkCreate(data.checkedRows, { transaction });
@@ -95,15 +96,16 @@ export async function insertHousehold(tables: Tables, data: BackupData, transact
 }
 
 /** Backups before version 3 do not tell the crop that a batch takes: its pick does. */
-function withCrops(batches: readonly Batch[], picks: BackupData['picks']): Batch[] {
-  const crops = new Map(picks.map(({ id, crop }) => [id, crop]));
-  return batches.map((batch) => ({
+export function withCrops(data: BackupData): BackupData {
+  const crops = new Map(data.picks.map(({ id, crop }) => [id, crop]));
+  const batches = data.batches.map((batch) => ({
     ...batch,
     uses: batch.uses.map((use) => {
       const crop = use.crop ?? crops.get(use.pickId);
       return { ...use, ...(crop && { crop }) };
     }),
   }));
+  return { ...data, batches };
 }
 
 /** So many rows a statement: one of sixty thousand would be many megabytes of SQL. */

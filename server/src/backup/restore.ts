@@ -1,0 +1,54 @@
+import { basename } from 'node:path';
+import { type Transaction } from 'sequelize';
+import { type BackupData } from '@hoddle/contract/backup';
+import { type Database } from '../db/openDatabase';
+import { Problem } from '../problem';
+import { beforeName, copiesIn } from './backupNames';
+import { dataOf, inCanonicalOrder, sumOf } from './householdData';
+import { holdBackup } from './holdBackup';
+import { emptyHousehold, insertHousehold, withCrops } from './insertHousehold';
+import { pruneCopies } from './prune';
+
+export interface Restored {
+  /** Of the data as it is now. */
+  readonly sha256: string;
+  readonly lots: number;
+  readonly movements: number;
+  /** The copy of what was there, in the folder of the backups. */
+  readonly keptBefore: string;
+}
+
+/**
+ * Puts a household that was read from a file in the place of the one here, behind all writes that wait. What is here is copied
+ * first; what was put in is read back and summed before it counts.
+ *
+ * @throws Problem 422 when the file breaks a rule; nothing is changed then
+ */
+export async function restore(db: Database, folder: string, told: BackupData, now: number): Promise<Restored> {
+  const data = inCanonicalOrder(withCrops(told));
+  holdBackup(data, dataOf(db.state.all));
+  const sha256 = sumOf(data);
+  const keptBefore = beforeName(folder, 'restore', now);
+  await db
+    .replace({
+      before: () => db.copyTo(keptBefore),
+      work: async (transaction: Transaction) => {
+        await emptyHousehold(db.tables, transaction);
+        await insertHousehold(db.tables, data, transaction);
+      },
+      proven: async (rows) => {
+        if (rows.bad.length > 0 || sumOf(dataOf(rows.rows)) !== sha256) {
+          throw new Error('what was restored is not what was in the file');
+        }
+      },
+    })
+    .catch((error: unknown) => {
+      // Parts of it refer to what is not in it: a file put together by hand.
+      if (error instanceof Error && error.name.startsWith('Sequelize')) {
+        throw new Problem(422, 'not-whole', 'Parts of this backup do not fit together. Nothing was changed.');
+      }
+      throw error;
+    });
+  pruneCopies(folder, copiesIn(folder, 'restore'));
+  return { sha256, lots: data.lots.length, movements: data.movements.length, keptBefore: basename(keptBefore) };
+}
