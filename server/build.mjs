@@ -1,7 +1,10 @@
 import { build } from 'esbuild';
 
 await build({
-  entryPoints: ['src/main.ts', 'src/demo/seedDemo.ts', 'src/workers/scheduleAnswer.ts', 'src/workers/seasonAnswer.ts'],
+  entryPoints: [
+    ...['src/main.ts', 'src/demo/seedDemo.ts', 'src/workers/scheduleAnswer.ts', 'src/workers/seasonAnswer.ts'],
+    ...['src/commands/backup.ts', 'src/commands/restore.ts', 'src/commands/passphrase.ts', 'src/commands/pair.ts'],
+  ],
   outdir: 'dist',
   entryNames: '[name]',
   bundle: true,

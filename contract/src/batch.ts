@@ -3,7 +3,7 @@ import { CARDS } from '@hoddle/core/handbook/cards';
 import { COLD, METHODS } from '@hoddle/core/process/method';
 import { AltitudeFt } from './altitude';
 import { Crop, Jar, PackSchema, Product } from './crop';
-import { Id, Time } from './id';
+import { Id, oneOfEach, Time } from './id';
 import { Ingredients } from './process';
 
 const Kg = v.pipe(v.number(), v.minValue(0, 'must be 0 or more'), v.finite());
@@ -75,5 +75,6 @@ export const BatchSchema = v.object({
     v.array(PlannedLoadSchema),
     v.minLength(1, 'must hold at least one load'),
     v.maxLength(60, 'are more than one day takes'),
+    oneOfEach(),
   ),
 });

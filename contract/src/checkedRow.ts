@@ -1,7 +1,7 @@
 import * as v from 'valibot';
+import { Day } from './id';
 
 const RowId = v.pipe(v.string(), v.minLength(1, 'is empty'), v.maxLength(160, 'is too long'));
-const Day = v.pipe(v.string(), v.isoDate('must be a day such as 2026-08-29'));
 
 /** A row of the handbook that the household has held against the page. */
 export const CheckedRow = v.object({ rowId: RowId, checkedOn: Day });

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { BatchSchema, PickUseSchema, PlannedLoadSchema, RecipeId } from './batch';
-import { Id, Time } from './id';
+import { Day, Id, Time } from './id';
 
 const Name = v.pipe(v.string(), v.minLength(1, 'must not be empty'), v.maxLength(160, 'is too long'));
 const TaskId = Name;
@@ -25,7 +25,7 @@ const Aim = v.object({
 const common = {
   id: Id,
   /** The date of the day's first batch. */
-  day: v.pipe(v.string(), v.isoDate('must be a day such as 2026-08-29')),
+  day: Day,
   at: Time,
 };
 const Minutes = v.pipe(

@@ -5,7 +5,7 @@ import { JAR_SIZES } from '@hoddle/core/handbook/jars';
 import { USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { AltitudeFt } from './altitude';
 import { Jar } from './crop';
-import { Id } from './id';
+import { Id, oneOfEach } from './id';
 import { BestMonthsSchema, PlaceSchema } from './jarLot';
 
 const Inches = v.pipe(
@@ -123,7 +123,7 @@ export const Household = v.object({
   /** What figures are shown in first: pounds and feet, or kilograms and metres. */
   units: v.optional(v.picklist(['us', 'metric'], 'must be us or metric'), 'us'),
   burners: v.pipe(v.number(), v.integer(), v.minValue(1, 'must be 1 or more'), v.maxValue(12, 'must be at most 12')),
-  canners: v.pipe(v.array(CannerSchema), v.maxLength(12, 'are too many')),
+  canners: v.pipe(v.array(CannerSchema), v.maxLength(12, 'are too many'), oneOfEach()),
   kitchen: v.optional(KitchenSchema, v.parse(KitchenSchema, USUAL)),
   /** Jars the household measured itself: these sizes are drawn and packed so. */
   ownJars: v.optional(
@@ -134,7 +134,7 @@ export const Household = v.object({
     [],
   ),
   /** Where jars stand, and what they are set aside for. */
-  places: v.optional(v.pipe(v.array(PlaceSchema), v.maxLength(40, 'are too many')), () => [...USUAL_PLACES]),
+  places: v.optional(v.pipe(v.array(PlaceSchema), v.maxLength(40, 'are too many'), oneOfEach()), () => [...USUAL_PLACES]),
   /** How long a sealed jar is said to be at its best. */
   bestMonths: v.optional(BestMonthsSchema, 12),
 });

@@ -4,7 +4,7 @@ import { BEST_MONTHS } from '@hoddle/core/pantry/keepsUntil';
 import { MOVEMENT_KINDS, MOVEMENT_WAYS, SEALS } from '@hoddle/core/pantry/jarLot';
 import { PLACE_KINDS, USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { Jar, Product } from './crop';
-import { Id, Time } from './id';
+import { Day, Id, Time } from './id';
 
 /** One of the places every household has, or one it named itself. */
 const PlaceId = v.union([v.picklist(USUAL_PLACES.map(({ id }) => id)), Id], 'must be a place of the household');
@@ -14,7 +14,7 @@ export const PlaceSchema = v.object({
   name: v.pipe(v.string(), v.trim(), v.minLength(1, 'needs a name'), v.maxLength(40, 'is too long')),
   kind: v.picklist(PLACE_KINDS, `must be one of ${PLACE_KINDS.join(', ')}`),
   /** The day something set aside is for. */
-  forDay: v.optional(v.pipe(v.string(), v.isoDate('must be a day as 2026-09-12'))),
+  forDay: v.optional(Day),
   /** Jars that it holds. */
   room: v.optional(v.pipe(v.number('must be a number'), v.integer('must be whole'), v.minValue(1), v.maxValue(5_000))),
 });

@@ -3,9 +3,8 @@ import { USUAL_DAYS } from '@hoddle/core/season/givenDays';
 import { WHAT_IFS } from '@hoddle/core/season/whatIf';
 import * as v from 'valibot';
 import { Crop, Jar, Product } from './crop';
-import { Id } from './id';
+import { Day, Id } from './id';
 
-const Day = v.pipe(v.string(), v.isoDate('must be a day: 2026-08-22'));
 const Minute = v.pipe(
   v.number(),
   v.integer(),

@@ -25,3 +25,8 @@ export function placeOf(places: readonly PantryPlace[], id: string): PantryPlace
   const known = [...places, ...USUAL_PLACES].find((place) => place.id === id);
   return known ?? { id, name: 'Another place', kind: 'shelf' };
 }
+
+/** Whether jars can be put there: what every household has, or what it named itself. */
+export function isPlace(places: readonly PantryPlace[], id: string): boolean {
+  return [...places, ...USUAL_PLACES].some((place) => place.id === id);
+}

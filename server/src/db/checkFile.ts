@@ -4,7 +4,10 @@ import { closeSync, existsSync, openSync, readSync, statSync } from 'node:fs';
 const MAGIC = 'SQLite format 3\0';
 
 /** A data file that cannot be used; the message is one line for whoever started the server. */
-export class UnusableFile extends Error {}
+export class UnusableFile extends Error {
+  /** Another process holds it: there is nothing wrong with it. */
+  isHeld = false;
+}
 
 /**
  * Looks at a data file without opening it as a database, so that a wrong one is left untouched.

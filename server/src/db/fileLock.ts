@@ -50,7 +50,7 @@ export async function lockFile(file: string): Promise<FileLock> {
     await run('PRAGMA busy_timeout = 0; BEGIN EXCLUSIVE');
   } catch {
     await promisify(db.close.bind(db))();
-    throw new UnusableFile(heldWords(file, readHolder(known)));
+    throw Object.assign(new UnusableFile(heldWords(file, readHolder(known))), { isHeld: true });
   }
   let holder: Holder = { ...readHolder(known), pid: process.pid, since: Date.now() };
   delete holder.address;

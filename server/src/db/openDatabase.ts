@@ -75,6 +75,8 @@ export interface OpenOptions {
   readonly clock?: Clock;
   /** Where copies and backups go: beside the file unless said. */
   readonly backups?: string;
+  /** A household that was there and is gone may begin anew: it is restored at once. */
+  readonly anew?: boolean;
 }
 
 /**
@@ -85,14 +87,14 @@ export interface OpenOptions {
  */
 export async function openDatabase(
   file: string,
-  { clock = systemClock, backups = backupsOf(file) }: OpenOptions = {},
+  { clock = systemClock, backups = backupsOf(file), anew = false }: OpenOptions = {},
 ): Promise<Database> {
   checkFile(file);
   mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
   const lock = await lockFile(file);
   const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
   try {
-    holdThere(file, backups);
+    if (!anew) holdThere(file, backups);
     const lost = commitsLost(file);
     await holdOurs(file);
     const tables = defineTables(sequelize);

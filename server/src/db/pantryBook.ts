@@ -2,7 +2,7 @@ import { type Transaction } from 'sequelize';
 import { arrivalOf, isSameLot } from '@hoddle/core/pantry/arrival';
 import { effectsOf, type JarLot, type Movement, MOVEMENT_WAYS } from '@hoddle/core/pantry/jarLot';
 import { Ledger } from '@hoddle/core/pantry/ledger';
-import { type PantryPlace, USUAL_PLACES } from '@hoddle/core/pantry/place';
+import { isPlace, type PantryPlace, USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { Problem } from '../problem';
 import { keepOnce } from './keepOnce';
 import { lotOf, lotRow, movementOf, movementRow } from './pantryRows';
@@ -100,7 +100,9 @@ export class PantryBook {
 
   private async arrive(lot: JarLot, movement: Movement, transaction: Transaction): Promise<JarLot | undefined> {
     if (MOVEMENT_WAYS[movement.kind] !== 'across') return undefined;
-    const arrival = arrivalOf(lot, movement, await this.places());
+    const places = await this.places();
+    holdPlace(places, movement.toPlace);
+    const arrival = arrivalOf(lot, movement, places);
     if (arrival.kind === 'refused') throw new Problem(422, 'wrong-place', arrival.reason);
     const there = this.ledger.lot(arrival.lot.id);
     if (there && !isSameLot(there, arrival.lot)) {
@@ -109,6 +111,12 @@ export class PantryBook {
     if (there) return undefined;
     await this.tables.lots.create(lotRow(arrival.lot), { transaction });
     return arrival.lot;
+  }
+
+  /** @throws Problem 422 when one of them stands in no place of the household */
+  async holdPlaces(lots: readonly Pick<JarLot, 'place'>[]): Promise<void> {
+    const places = await this.places();
+    for (const { place } of lots) holdPlace(places, place);
   }
 
   private tooFew({ lotId, jars, undoes }: Movement): string {
@@ -121,4 +129,10 @@ export class PantryBook {
     const [row] = await soundRows(this.tables.households, {});
     return row?.places ?? USUAL_PLACES;
   }
+}
+
+/** @throws Problem 422 */
+function holdPlace(places: readonly PantryPlace[], place: string | undefined): void {
+  if (place === undefined || isPlace(places, place)) return;
+  throw new Problem(422, 'no-place', 'There is no such place any more. Say where the jars stand.');
 }
