@@ -134,7 +134,9 @@ export const Household = v.object({
     [],
   ),
   /** Where jars stand, and what they are set aside for. */
-  places: v.optional(v.pipe(v.array(PlaceSchema), v.maxLength(40, 'are too many'), oneOfEach()), () => [...USUAL_PLACES]),
+  places: v.optional(v.pipe(v.array(PlaceSchema), v.maxLength(40, 'are too many'), oneOfEach()), () => [
+    ...USUAL_PLACES,
+  ]),
   /** How long a sealed jar is said to be at its best. */
   bestMonths: v.optional(BestMonthsSchema, 12),
 });

@@ -177,8 +177,8 @@ test('a backup restored elsewhere is the same household to the last jar, and wha
   const [here, there] = [(await server.call('GET', '/state')).body, (await demo.call('GET', '/state')).body];
   const drawer = (state: { hardware: object[] }) => state.hardware.map((each) => JSON.stringify(each)).sort();
   expect([here.lots, here.movements, drawer(here)]).toEqual([there.lots, there.movements, drawer(there)]);
-  expect(readdirSync(dirname(server.file))).toContain(body.keptBefore);
-  const kept = await startServer(`${dirname(server.file)}/${body.keptBefore}`);
+  expect(readdirSync(backupsOf(server.file))).toContain(body.keptBefore);
+  const kept = await startServer(join(backupsOf(server.file), body.keptBefore));
   others.push(kept);
   expect(await jarsOf(kept, id(1))).toBe(3);
 });

@@ -5,7 +5,9 @@ import { newFile, startServer } from './testServer';
 test('1,500 generated requests: none is answered 5xx, and nothing that gets in breaks reading, a restart or a backup', async () => {
   let server = await startServer();
   const { broke, unread, byStatus } = await attackWithRequests(server.address, 1_500, 20_260_829);
-  expect(broke.map(({ request: { method, path, body }, text }) => [method, path, String(body).slice(0, 400), text])).toEqual([]);
+  expect(
+    broke.map(({ request: { method, path, body }, text }) => [method, path, String(body).slice(0, 400), text]),
+  ).toEqual([]);
   expect(unread).toEqual([]);
   // Not everything was refused: what got in is what could poison.
   expect((byStatus[201] ?? 0) + (byStatus[200] ?? 0)).toBeGreaterThan(300);

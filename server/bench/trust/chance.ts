@@ -25,8 +25,7 @@ export class Chance {
 
   /** A UUID of version 7 in form. */
   id(): string {
-    const hex = (length: number) =>
-      Array.from({ length }, () => this.below(16).toString(16)).join('');
+    const hex = (length: number) => Array.from({ length }, () => this.below(16).toString(16)).join('');
     return `0198f3a0-${hex(4)}-7${hex(3)}-8${hex(3)}-${hex(12)}`;
   }
 }

@@ -10,16 +10,47 @@ export interface RawRequest {
 }
 
 /** JSON that no `JSON.stringify` writes: put in for these words. */
-const RAW = { '"@infinite"': '1e999', '"@minus"': '-1e999', '"@nan"': 'NaN', '"@nul"': '"a\\u0000b"', '"@half"': '"\\ud800"' };
+const RAW = {
+  '"@infinite"': '1e999',
+  '"@minus"': '-1e999',
+  '"@nan"': 'NaN',
+  '"@nul"': '"a\\u0000b"',
+  '"@half"': '"\\ud800"',
+};
 
 const POISON: readonly unknown[] = [
   ...['@infinite', '@minus', '@nan', '@nul', '@half', '', ' ', 'x', '\u0000', '2026-02-31', '9999-12-31', '__proto__'],
   ...[null, true, 0, -1, 0.5, -0, 1e21, 1e308, 5e-324, 2 ** 53, Number.MIN_SAFE_INTEGER, [], {}, [[]], [null]],
-  ...['a'.repeat(5_000), '💥'.repeat(30), '../../etc', "'; DROP TABLE picks; --", '=1+1', '<script>', '\u202Eabc', '\uFEFF'],
-  ...[{ constructor: { prototype: { bad: true } } }, Array.from({ length: 300 }, () => ({})), { toString: 1, length: -1 }],
+  ...[
+    'a'.repeat(5_000),
+    '💥'.repeat(30),
+    '../../etc',
+    "'; DROP TABLE picks; --",
+    '=1+1',
+    '<script>',
+    '\u202Eabc',
+    '\uFEFF',
+  ],
+  ...[
+    { constructor: { prototype: { bad: true } } },
+    Array.from({ length: 300 }, () => ({})),
+    { toString: 1, length: -1 },
+  ],
 ];
 
-const BAD_IDS = ['x', '%00', '%2e%2e%2f', '%E0%A4%A', 'null', '0', '1e999', 'a'.repeat(900), '%F0%9F%92%A5', 'undefined', '%0d%0aset-cookie'];
+const BAD_IDS = [
+  'x',
+  '%00',
+  '%2e%2e%2f',
+  '%E0%A4%A',
+  'null',
+  '0',
+  '1e999',
+  'a'.repeat(900),
+  '%F0%9F%92%A5',
+  'undefined',
+  '%0d%0aset-cookie',
+];
 
 /**
  * One request after another that somebody might send: right ones, right ones with one thing wrong, and rubbish. Right ones are the
@@ -29,7 +60,18 @@ export class GeneratedRequests {
   private readonly ids: string[] = [];
   /** Backups and pairing change who may do what: they are attacked on their own. */
   private readonly operations = OPERATIONS.filter(
-    ({ path }) => !['/changes', '/restore', '/backups', '/clock', '/passphrase', '/me', '/season-plans', '/schedule', '/backup'].includes(path),
+    ({ path }) =>
+      ![
+        '/changes',
+        '/restore',
+        '/backups',
+        '/clock',
+        '/passphrase',
+        '/me',
+        '/season-plans',
+        '/schedule',
+        '/backup',
+      ].includes(path),
   );
 
   constructor(private readonly chance: Chance) {}
@@ -38,7 +80,9 @@ export class GeneratedRequests {
     const { chance } = this;
     if (chance.isLucky(0.04)) return this.rubbish();
     const operation = chance.of(this.operations);
-    const method = chance.isLucky(0.02) ? chance.of(['PATCH', 'OPTIONS', 'HEAD', 'GET', 'POST', 'PUT', 'DELETE']) : operation.method.toUpperCase();
+    const method = chance.isLucky(0.02)
+      ? chance.of(['PATCH', 'OPTIONS', 'HEAD', 'GET', 'POST', 'PUT', 'DELETE'])
+      : operation.method.toUpperCase();
     const wrong = chance.isLucky(0.55);
     const told = operation.bodyExample === undefined ? undefined : this.renamed(structuredClone(operation.bodyExample));
     const own = (told as { id?: string } | undefined)?.id;
@@ -85,12 +129,14 @@ export class GeneratedRequests {
     const { chance } = this;
     if (typeof value !== 'object' || value === null || chance.isLucky(0.12)) return chance.of(POISON);
     if (Array.isArray(value)) {
-      if (value.length === 0 || chance.isLucky(0.2)) return [...value, ...(value.length > 0 ? [value[0]] : [chance.of(POISON)])];
+      if (value.length === 0 || chance.isLucky(0.2))
+        return [...value, ...(value.length > 0 ? [value[0]] : [chance.of(POISON)])];
       const place = chance.below(value.length);
       return value.map((each, at) => (at === place ? this.spoilOne(each) : each));
     }
     const names = Object.keys(value);
-    if (names.length === 0 || chance.isLucky(0.08)) return { ...value, [chance.of(['extra', 'id', 'jars', '__proto__x'])]: chance.of(POISON) };
+    if (names.length === 0 || chance.isLucky(0.08))
+      return { ...value, [chance.of(['extra', 'id', 'jars', '__proto__x'])]: chance.of(POISON) };
     const name = chance.of(names);
     const { [name]: kept, ...rest } = value as Record<string, unknown>;
     return chance.isLucky(0.15) ? rest : { ...rest, [name]: this.spoilOne(kept) };
@@ -100,7 +146,10 @@ export class GeneratedRequests {
     const { chance } = this;
     if (!example && !(wrong && chance.isLucky(0.1))) return '';
     const told = Object.entries(example ?? { q: 'x' }).map(([name, value]) => {
-      const text = wrong && chance.isLucky(0.4) ? chance.of(['', '1e999', '-1', 'NaN', '\u0000', '%', 'a'.repeat(2_000), '[]']) : String(value);
+      const text =
+        wrong && chance.isLucky(0.4)
+          ? chance.of(['', '1e999', '-1', 'NaN', '\u0000', '%', 'a'.repeat(2_000), '[]'])
+          : String(value);
       return `${name}${wrong && chance.isLucky(0.05) ? '[a][b]' : ''}=${encodeURIComponent(text)}`;
     });
     return `?${told.join('&')}`;
@@ -118,8 +167,18 @@ export class GeneratedRequests {
 
   private rubbish(): RawRequest {
     const { chance } = this;
-    const path = chance.of(['/', '//', '/nowhere', '/picks/a/b/c', '/recipes/%2f', '/picks%00', `/${'a/'.repeat(200)}`, '/state?since=%', '/state?since[]=1']);
-    const headers = chance.of([
+    const path = chance.of([
+      '/',
+      '//',
+      '/nowhere',
+      '/picks/a/b/c',
+      '/recipes/%2f',
+      '/picks%00',
+      `/${'a/'.repeat(200)}`,
+      '/state?since=%',
+      '/state?since[]=1',
+    ]);
+    const headers = chance.of<Record<string, string>>([
       { 'content-type': 'application/json' },
       { 'content-type': 'text/plain' },
       { 'content-type': 'application/json; charset=utf-32' },
@@ -127,7 +186,17 @@ export class GeneratedRequests {
       { 'content-type': 'application/json', 'content-encoding': 'br' },
       { 'content-type': 'multipart/form-data; boundary=x' },
     ]);
-    const body = chance.of(['', 'null', '[]', '"a"', '1', '{', '[[[[[[[[', `${'['.repeat(3_000)}${']'.repeat(3_000)}`, '{"a":1e999}']);
+    const body = chance.of([
+      '',
+      'null',
+      '[]',
+      '"a"',
+      '1',
+      '{',
+      '[[[[[[[[',
+      `${'['.repeat(3_000)}${']'.repeat(3_000)}`,
+      '{"a":1e999}',
+    ]);
     const method = chance.of(['POST', 'PUT', 'DELETE', 'GET']);
     return { method, path, headers, ...(method !== 'GET' && { body }) };
   }

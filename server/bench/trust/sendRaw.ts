@@ -28,7 +28,9 @@ export function sendRaw(
       (reply) => {
         const pieces: Buffer[] = [];
         reply.on('data', (piece: Buffer) => pieces.push(piece));
-        reply.on('end', () => answered({ status: reply.statusCode ?? 0, text: Buffer.concat(pieces).toString(), headers: reply.headers }));
+        reply.on('end', () =>
+          answered({ status: reply.statusCode ?? 0, text: Buffer.concat(pieces).toString(), headers: reply.headers }),
+        );
         reply.on('error', failed);
       },
     );

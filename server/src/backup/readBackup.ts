@@ -49,6 +49,7 @@ export async function readBackup(pieces: AsyncIterable<Uint8Array>): Promise<{ d
     // The line broke, or what was compressed is cut.
     throw reading.isOurs() ? cutShort() : noBackup();
   }
+  if (bytes === 0) throw cutShort();
   return reading.end();
 }
 

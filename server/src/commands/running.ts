@@ -24,7 +24,9 @@ export function askRunning(
     const asked = ask(url, { method, headers, ...own }, (reply) => {
       let told = '';
       reply.setEncoding('utf8').on('data', (piece: string) => (told += piece));
-      reply.on('end', () => answered({ status: reply.statusCode ?? 0, body: told === '' ? undefined : JSON.parse(told) }));
+      reply.on('end', () =>
+        answered({ status: reply.statusCode ?? 0, body: told === '' ? undefined : JSON.parse(told) }),
+      );
     });
     asked.on('error', () => answered(undefined));
     asked.end(text);

@@ -47,7 +47,7 @@ export async function lockFile(file: string): Promise<FileLock> {
   const db = new sqlite3.Database(lock);
   const run = promisify<string, void>(db.exec.bind(db) as never);
   try {
-    await run('PRAGMA busy_timeout = 0; BEGIN EXCLUSIVE');
+    await run('PRAGMA busy_timeout = 0; PRAGMA journal_mode = MEMORY; BEGIN EXCLUSIVE');
   } catch {
     await promisify(db.close.bind(db))();
     throw Object.assign(new UnusableFile(heldWords(file, readHolder(known))), { isHeld: true });
