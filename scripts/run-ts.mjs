@@ -1,4 +1,4 @@
-// Runs a TypeScript program of a room: bundled in memory by esbuild, packages left outside. Usage: run-ts.mjs FILE
+// Runs a TypeScript program of a room: bundled in memory by esbuild, packages left outside. Usage: run-ts.mjs FILE [WORD ...]
 import { build } from 'esbuild';
 import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
@@ -9,5 +9,19 @@ if (!file) throw new RangeError('usage: run-ts.mjs FILE');
 // Beside the packages, so that what is left outside the bundle is found.
 const outfile = resolve('node_modules/.hoddle', file.replace(/\W+/g, '-') + '.mjs');
 mkdirSync(resolve('node_modules/.hoddle'), { recursive: true });
-await build({ entryPoints: [file], outfile, bundle: true, platform: 'node', format: 'esm', packages: 'external' });
+await build({
+  ...{ entryPoints: [file], outfile, bundle: true, platform: 'node', format: 'esm' },
+  plugins: [
+    {
+      // Packages stay what they are; our own rooms are TypeScript and are bundled in.
+      name: 'packages-stay-outside',
+      setup({ onResolve }) {
+        onResolve({ filter: /^[^./]/ }, ({ path, kind }) => {
+          if (kind === 'entry-point' || path.startsWith('@hoddle/')) return undefined;
+          return { path, external: true };
+        });
+      },
+    },
+  ],
+});
 await import(pathToFileURL(outfile));

@@ -1,7 +1,7 @@
 import { cpus } from 'node:os';
 import { expect, type Page, test } from '@playwright/test';
 import { RealServer } from '../realServer';
-import { twentyYears } from './twentyYears';
+import { twentyYears } from '../../server/bench/twentyYears';
 
 /** What a user may wait, in milliseconds. */
 const ALLOWED_MS = { open: 1_000, take: 50, export: 3_000 };
@@ -34,7 +34,7 @@ test('twenty years of jars: opened, taken, exported, backed up and restored', as
     const body = JSON.stringify(backup);
     const reply = await fetch(`${server.address}/api/restore`, {
       method: 'POST',
-      headers: { 'content-type': 'text/plain' },
+      headers: { 'content-type': 'application/json' },
       body,
     });
     return (await reply.json()) as { sha256: string };
@@ -45,7 +45,7 @@ test('twenty years of jars: opened, taken, exported, backed up and restored', as
   const other = await RealServer.start();
   const round = await fetch(`${other.address}/api/restore`, {
     method: 'POST',
-    headers: { 'content-type': 'text/plain' },
+    headers: { 'content-type': 'application/json' },
     body: JSON.stringify(again),
   });
   expect(((await round.json()) as { sha256: string }).sha256).toBe(again.sha256);

@@ -109,11 +109,10 @@ export interface OwnRecipeRow {
   page: OwnRecipe;
 }
 
-/** How many writes were kept, and a sum of how the tables are laid out. */
+/** How many writes were kept. */
 export interface WritesRow {
   id: number;
   writes: number;
-  schemaSum: number | null;
 }
 
 /** A phone or another computer that was paired. */
@@ -375,7 +374,7 @@ export function defineOwnTables(sequelize: Sequelize): OwnTables {
   const table = <Row extends object>(name: string, columns: ModelAttributes<Model<Row, Row>>): Table<Row> =>
     sequelize.define<Model<Row, Row>>(name, columns, { tableName: name, timestamps: false, underscored: true });
   return {
-    writes: table('writes_kept', { id: { type: INTEGER, primaryKey: true }, writes: INTEGER, schemaSum: INTEGER }),
+    writes: table('writes_kept', { id: { type: INTEGER, primaryKey: true }, writes: INTEGER }),
     devices: table('devices', {
       id,
       name: STRING,

@@ -15,7 +15,6 @@ export async function up(db: QueryInterface): Promise<void> {
   await db.createTable('writes_kept', {
     id: { type: INTEGER, primaryKey: true },
     writes: required(INTEGER),
-    schema_sum: { type: INTEGER, allowNull: true },
   });
   await db.sequelize.query('INSERT INTO writes_kept (id, writes) VALUES (1, 0)');
   await db.createTable('devices', {
