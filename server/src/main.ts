@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import pino from 'pino';
 import { inUrl, isLoopbackHost, ownHosts, reachableAt } from './access/hosts';
+import { NO_LIMITS } from './access/limits';
 import { Pairing } from './access/pairing';
 import { nightlyBackups } from './backup/nightly';
 import { Changes } from './changes';
@@ -93,6 +94,7 @@ let boundPort = port;
 const app = createServer({
   ...{ db, clock: systemClock, log, changes, appFolder, backups, pairing, hosts, proxies },
   ...(served.authority && { authority: served.authority }),
+  ...(process.env.HODDLE_LIMITS === 'off' && isLoopbackHost(host) && { limits: NO_LIMITS }),
   addresses: () => reachableAt(host).map((address) => `${scheme}://${inUrl(address)}:${boundPort}`),
   schedule: searches.schedule,
   planSeasons: seasons.plan,

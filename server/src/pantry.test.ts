@@ -3,7 +3,7 @@ import { dirname, join } from 'node:path';
 import { parse } from 'csv-parse/sync';
 import { BACKUP_VERSION } from '@hoddle/contract/backup';
 import { sumOf } from './backup/householdData';
-import { insertHousehold } from './backup/insertHousehold';
+import { fillHousehold } from './backup/insertHousehold';
 import { fennickHollow } from './demo/fennickHollow';
 import { backupsOf } from './db/openDatabase';
 import { newFile, startServer } from './testServer';
@@ -149,10 +149,7 @@ test('jars from a file: all or none, and put in again without effect', async () 
 async function withDemo(): Promise<Server> {
   const other = await startServer(newFile(), { now: () => Date.UTC(2026, 7, 29) });
   const { demoNow: _, ...household } = fennickHollow(new Date(2026, 2, 3));
-  await other.db.write((transaction) =>
-    insertHousehold(other.db.tables, { ...household, demoOffsetMs: 0 }, transaction),
-  );
-  await other.db.pantry.load();
+  await fillHousehold(other.db, { ...household, demoOffsetMs: 0 });
   others.push(other);
   return other;
 }

@@ -1,7 +1,7 @@
 import pino from 'pino';
 import { type SeasonPlanReply } from '@hoddle/contract/season';
 import { fennickHollow } from './demo/fennickHollow';
-import { insertHousehold } from './backup/insertHousehold';
+import { fillHousehold } from './backup/insertHousehold';
 import { type SeasonOutcome } from './season/planHousehold';
 import { SeasonJobs } from './season/seasonJobs';
 import { startServer } from './testServer';
@@ -16,10 +16,7 @@ afterEach(() => server.stop());
 /** Fennick Hollow on its Saturday morning, on this clock. */
 async function atFennickHollow(): Promise<void> {
   const { demoNow: _, ...data } = fennickHollow(NOW);
-  await server.db.write((transaction) =>
-    insertHousehold(server.db.tables, { ...data, demoOffsetMs: null } as never, transaction),
-  );
-  await server.db.pantry.load();
+  await fillHousehold(server.db, { ...data, demoOffsetMs: null } as never);
 }
 
 const ask = (body: object) => server.call('POST', '/season-plans', body);

@@ -10,6 +10,7 @@ import { v7 as uuidV7 } from 'uuid';
 import { Changes } from './changes';
 import { type Clock } from './clock';
 import { ownHosts } from './access/hosts';
+import { NO_LIMITS } from './access/limits';
 import { Pairing } from './access/pairing';
 import { nightlyBackups } from './backup/nightly';
 import { backupsOf, openDatabase } from './db/openDatabase';
@@ -24,9 +25,6 @@ import { type PlanSeasons } from './workers/seasonPool';
 export function newFile(): string {
   return join(mkdtempSync(join(tmpdir(), 'hoddle-')), 'household.sqlite');
 }
-
-/** A test asks faster than any household. */
-const NO_LIMITS = { aMinute: 1e9, aMinuteAtHome: 1e9, heavyAMinute: 1e9, pairingsAMinute: 1e9 };
 
 /** The real server on a free port with a real file, for tests. Every reply is held against the API's own document. */
 export async function startServer(

@@ -15,7 +15,7 @@ export class Ledger {
   private readonly lots = new Map<string, JarLot>();
   private readonly movements = new Map<string, Movement>();
   private readonly undone = new Set<string>();
-  private readonly counts = new Map<string, number>();
+  private readonly jarsIn = new Map<string, number>();
   private readonly books = new Map<string, { product: ProductId; jar: JarSize; book: UseBook }>();
 
   constructor(private places: readonly PantryPlace[]) {}
@@ -56,7 +56,12 @@ export class Ledger {
   }
 
   jars(lotId: string): number {
-    return this.counts.get(lotId) ?? 0;
+    return this.jarsIn.get(lotId) ?? 0;
+  }
+
+  /** Whether it holds so many lots and movements. */
+  counts(lots: number, movements: number): boolean {
+    return this.lots.size === lots && this.movements.size === movements;
   }
 
   /** Whether no lot would hold fewer than none after it. */
@@ -74,7 +79,7 @@ export class Ledger {
 
   private add(movement: Movement, sign: 1 | -1): void {
     for (const [lotId, jars] of effectsOf(movement)) {
-      this.counts.set(lotId, (this.counts.get(lotId) ?? 0) + sign * jars);
+      this.jarsIn.set(lotId, (this.jarsIn.get(lotId) ?? 0) + sign * jars);
       const lot = this.lots.get(lotId);
       // What is set aside is not there to be eaten, what is opened counted when it was.
       if (!lot || lot.seal === 'opened' || placeOf(this.places, lot.place).kind === 'aside') continue;

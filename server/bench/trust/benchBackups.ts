@@ -2,7 +2,7 @@ import { Chance } from './chance';
 import { closedDemoFile, newFolder } from './demoFile';
 import { join } from 'node:path';
 import { say, SEED } from './report';
-import { ServerProcess } from './serverProcess';
+import { afterMs, ServerProcess } from './serverProcess';
 
 const WRITES = 1_000;
 const HANDS = 8;
@@ -42,7 +42,10 @@ export async function benchBackups(): Promise<boolean> {
   });
   const backups: string[] = [];
   const taking = (async () => {
-    while (left > 0) backups.push((await server.call('GET', '/backup')).text);
+    while (left > 0) {
+      backups.push((await server.call('GET', '/backup')).text);
+      await afterMs(50);
+    }
   })();
   await Promise.all([...hands, taking]);
   const faults = [];

@@ -2,7 +2,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { dataOf, sumOf } from '../../src/backup/householdData';
-import { insertHousehold } from '../../src/backup/insertHousehold';
+import { fillHousehold } from '../../src/backup/insertHousehold';
 import { openDatabase } from '../../src/db/openDatabase';
 import { fennickHollow } from '../../src/demo/fennickHollow';
 import { copyFile } from './flipBytes';
@@ -16,8 +16,7 @@ export async function closedDemoFile(): Promise<{ file: string; sum: string }> {
   const file = join(newFolder(), 'household.sqlite');
   const db = await openDatabase(file);
   const { demoNow: _, ...household } = fennickHollow(new Date(2026, 7, 29, 7, 40));
-  await db.write((transaction) => insertHousehold(db.tables, { ...household, demoOffsetMs: null }, transaction));
-  await db.pantry.load();
+  await fillHousehold(db, { ...household, demoOffsetMs: null });
   const sum = sumOf(dataOf(db.state.all));
   await db.close();
   return { file, sum };

@@ -32,7 +32,7 @@ export class ServerProcess {
   /** Starts it and does not wait. */
   launch(): ChildProcess {
     this.running = spawn(process.execPath, [MAIN], {
-      env: { ...process.env, PORT: '0', HODDLE_DB: this.file, LOG_LEVEL: 'fatal', ...this.env },
+      env: { ...process.env, PORT: '0', HODDLE_DB: this.file, LOG_LEVEL: 'fatal', HODDLE_LIMITS: 'off', ...this.env },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     return this.running;

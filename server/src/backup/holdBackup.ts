@@ -14,13 +14,16 @@ import { isDeepStrictEqual } from 'node:util';
 import { Problem } from '../problem';
 import { holdAgainstHandbook } from '../routes/holdAgainstHandbook';
 
+/** What was accepted already. */
+type Here = Pick<BackupData, 'batches' | 'dayEvents' | 'recipes'>;
+
 /**
  * Holds a whole household against the rules that the API holds each write against: a file is no way round them.
  *
  * @param here the household as it is: what was accepted into it once is accepted again
  * @throws Problem 422 with the first row that may not be
  */
-export function holdBackup(data: BackupData, here: BackupData): void {
+export function holdBackup(data: BackupData, here: Here): void {
   holdIds(data);
   holdReferences(data);
   holdJars(data);
@@ -101,7 +104,7 @@ function holdPages(data: BackupData): void {
 }
 
 /** A batch is processed as tested, or longer; one that stands here already was held against its table when it was planned. */
-function holdTested(data: BackupData, here: BackupData): void {
+function holdTested(data: BackupData, here: Here): void {
   const pages: HouseholdPages = {
     checkedRows: new Map(data.checkedRows.map(({ rowId, checkedOn }) => [rowId, checkedOn])),
     sources: data.sources as HouseholdSource[],

@@ -4,7 +4,10 @@ import { type Batch } from '@hoddle/core/day/batch';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { insertParts } from '../db/insertParts';
+import { type Database } from '../db/openDatabase';
 import { lotRow, movementRow } from '../db/pantryRows';
+import { columnsOf } from '../db/plainRows';
+import { SUM, sumOfRow } from '../db/rowSum';
 import { type DayEventRow, type Table, type Tables } from '../db/tables';
 
 /** Tables in an order in which nothing refers to what is not there yet; they are emptied from the last to the first. */
@@ -30,6 +33,16 @@ const FILLED = [
   'hardwareMoves',
   'shoppingTicks',
 ] as const satisfies readonly (keyof Tables)[];
+
+/** Fills an empty household, or one of which nothing is to stay. */
+export function fillHousehold(db: Database, data: BackupData): Promise<void> {
+  return db.replace({
+    work: async (transaction) => {
+      await emptyHousehold(db.tables, transaction);
+      await insertHousehold(db.tables, data, transaction);
+    },
+  });
+}
 
 /** Empties every table but the household's own row. */
 export async function emptyHousehold(tables: Tables, transaction: Transaction): Promise<void> {
@@ -111,8 +124,19 @@ export function withCrops(data: BackupData): BackupData {
 /** So many rows a statement: one of sixty thousand would be many megabytes of SQL. */
 const AT_ONCE = 1_000;
 
+/** Not as models: that takes many times the memory. Each row gets its sum. */
 async function insertRows<Row extends object>(table: Table<Row>, rows: readonly Row[], transaction: Transaction) {
+  const columns = columnsOf(table);
+  const attributes = table.getAttributes() as Record<string, object>;
+  const byField = Object.fromEntries(columns.map(({ attribute, field }) => [field, attributes[attribute]]));
   for (let from = 0; from < rows.length; from += AT_ONCE) {
-    await table.bulkCreate(rows.slice(from, from + AT_ONCE) as never[], { transaction });
+    const some = rows.slice(from, from + AT_ONCE).map((row) => {
+      const whole: Record<string, unknown> = { ...row, [SUM]: sumOfRow(row) };
+      return Object.fromEntries(columns.map(({ attribute, field }) => [field, whole[attribute] ?? null]));
+    });
+    const db = table.sequelize?.getQueryInterface();
+    // Its types do not tell of the last argument: how each column is written.
+    const insert = db?.bulkInsert.bind(db) as (...args: unknown[]) => Promise<unknown>;
+    if (some.length > 0) await insert(table.tableName, some, { transaction }, byField);
   }
 }

@@ -4,6 +4,7 @@ import canonicalize from 'canonicalize';
 import * as v from 'valibot';
 import { BACKUP_FORMAT, BACKUP_VERSION, BackupData, BackupHead } from '@hoddle/contract/backup';
 import { notPlain } from '../plainJson';
+import { escapeMarks } from './escapeMarks';
 import { Problem } from '../problem';
 
 /** The largest file: twenty years of a large household are about 20 MB. */
@@ -37,7 +38,7 @@ export async function readBackup(pieces: AsyncIterable<Uint8Array>): Promise<{ d
   const reading = new BackupReading();
   let bytes = 0;
   try {
-    for await (const piece of pieces) {
+    for await (const piece of escapeMarks(pieces)) {
       bytes += piece.length;
       if (bytes > LARGEST_BACKUP) {
         throw new Problem(413, 'too-large', `A backup of more than 200 MB is none. ${UNCHANGED}`);
@@ -112,8 +113,9 @@ class BackupReading {
     if (!this.over) throw cutShort();
     const head = v.safeParse(BackupHead, this.head);
     if (!head.success) throw damaged(...issueOf(head.issues));
-    const data = v.safeParse(BackupData, { ...this.withoutRows(), ...this.others, ...this.rows });
-    if (!data.success) throw damaged(...issueOf(data.issues));
+    // Rows were held one by one as they came in; the rest is held here, with what an older file does not have.
+    const rowless = v.safeParse(BackupData, { ...this.withoutRows(), ...this.others });
+    if (!rowless.success) throw damaged(...issueOf(rowless.issues));
     if (this.sum() !== head.output.sha256) {
       throw new Problem(
         422,
@@ -121,7 +123,7 @@ class BackupReading {
         `This backup was changed or damaged since it was made: its sum does not fit. ${UNCHANGED}`,
       );
     }
-    return { data: data.output, head: head.output };
+    return { data: { ...rowless.output, ...(this.rows as Partial<BackupData>) }, head: head.output };
   }
 
   /** A part that is there without a row is an empty one. */

@@ -26,7 +26,7 @@ export interface Restored {
  */
 export async function restore(db: Database, folder: string, told: BackupData, now: number): Promise<Restored> {
   const data = inCanonicalOrder(withCrops(told));
-  holdBackup(data, dataOf(db.state.all));
+  holdBackup(data, db.state.told.parts as Parameters<typeof holdBackup>[1]);
   const sha256 = sumOf(data);
   const keptBefore = beforeName(folder, 'restore', now);
   await db
@@ -36,7 +36,7 @@ export async function restore(db: Database, folder: string, told: BackupData, no
         await emptyHousehold(db.tables, transaction);
         await insertHousehold(db.tables, data, transaction);
       },
-      proven: async (rows) => {
+      proven: (rows) => {
         if (rows.bad.length > 0 || sumOf(dataOf(rows.rows)) !== sha256) {
           throw new Error('what was restored is not what was in the file');
         }

@@ -5,7 +5,7 @@ import { QueryTypes, Sequelize } from 'sequelize';
 import { Chance } from '../../bench/trust/chance';
 import { copyFile, flipOne } from '../../bench/trust/flipBytes';
 import { dataOf, sumOf } from '../backup/householdData';
-import { insertHousehold } from '../backup/insertHousehold';
+import { fillHousehold } from '../backup/insertHousehold';
 import { fennickHollow } from '../demo/fennickHollow';
 import { newFile, startServer } from '../testServer';
 import { openDatabase } from './openDatabase';
@@ -19,8 +19,7 @@ async function demoFile(): Promise<{ file: string; sum: string }> {
   const file = newFile();
   const db = await openDatabase(file, { clock });
   const { demoNow: _, ...household } = fennickHollow(new Date(NOW));
-  await db.write((transaction) => insertHousehold(db.tables, { ...household, demoOffsetMs: 0 }, transaction));
-  await db.pantry.load();
+  await fillHousehold(db, { ...household, demoOffsetMs: 0 });
   const row = { id: '0198f3a0-0000-7000-8000-00000000d001', crop: 'damson', massKg: 3, softKg: 0 } as const;
   await db.write((transaction) =>
     db.tables.picks.create(

@@ -58,9 +58,9 @@ export interface Database {
    * @param proven runs last, with the rows as they will stand; what it throws undoes everything
    */
   replace(steps: {
-    readonly before: () => Promise<void>;
+    readonly before?: () => Promise<void>;
     readonly work: (transaction: Transaction) => Promise<void>;
-    readonly proven: (read: RowsRead) => Promise<void>;
+    readonly proven?: (read: RowsRead) => void;
   }): Promise<void>;
   /** How many writes the household has had. */
   writesKept(): Promise<number>;
@@ -137,12 +137,11 @@ async function openBooks(sequelize: Sequelize, { file, tables, own, clock, lock,
   const readAll = () => sequelize.transaction((transaction) => readRows(tables, transaction));
   const first = await readAll();
   let setAside: readonly BadRow[] = first.bad;
-  const pantry = new PantryBook(tables);
+  const pantry = new PantryBook(tables, first.rows);
   const recipes = new RecipeBook(tables);
   const state = new StateBook(first.rows, pantry, clock);
   await recipes.load();
   recipes.lay();
-  await pantry.load();
   const queue = new Mutex();
   const inode = statSync(file).ino;
   let fileState: FileState = 'ok';
@@ -188,24 +187,25 @@ async function openBooks(sequelize: Sequelize, { file, tables, own, clock, lock,
           if (after.written.length > 0) await countWrite(transaction);
           return { done: result, next: after };
         });
+        pantry.follow(next.rows);
         state.take(next, by);
         return done;
       }),
     replace: ({ before, work, proven }) =>
       alone(async () => {
-        await before();
+        await before?.();
         const read = await sequelize.transaction(immediate, async (transaction) => {
           await work(transaction);
           await countWrite(transaction);
           // Rows that were changed, not made, have the sum of before: they get theirs.
           await sealTouched(tables, touched.of(transaction), transaction);
           const next = await readRows(tables, transaction);
-          await proven(next);
+          proven?.(next);
           return next;
         });
         await recipes.load();
         recipes.lay();
-        await pantry.load();
+        pantry.load(read.rows);
         setAside = read.bad;
         state.replace(read.rows);
       }),

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { type Transaction } from 'sequelize';
 import { arrivalOf, isSameLot } from '@hoddle/core/pantry/arrival';
 import { effectsOf, type JarLot, type Movement, MOVEMENT_WAYS } from '@hoddle/core/pantry/jarLot';
@@ -6,7 +7,8 @@ import { isPlace, type PantryPlace, USUAL_PLACES } from '@hoddle/core/pantry/pla
 import { Problem } from '../problem';
 import { keepOnce } from './keepOnce';
 import { lotOf, lotRow, movementOf, movementRow } from './pantryRows';
-import { soundRows } from './soundRows';
+import { type Rows } from './rowStore';
+import { householdRow } from './householdRow';
 import { type Tables } from './tables';
 
 /** Movements this young go to every screen; older ones are added up. */
@@ -19,15 +21,28 @@ const LATELY_MS = 60 * 24 * 60 * 60_000;
 export class PantryBook {
   private ledger = new Ledger([]);
 
-  constructor(private readonly tables: Tables) {}
+  constructor(
+    private readonly tables: Tables,
+    private rows: Rows,
+  ) {
+    this.load(rows);
+  }
 
-  /** Reads all lots and movements of the file; until that is done the ones known before stand. */
-  async load(): Promise<void> {
-    const ledger = new Ledger(await this.places());
-    for (const row of await soundRows(this.tables.lots, {})) ledger.enterLot(lotOf(row));
-    const rows = await soundRows(this.tables.movements, { order: [['at', 'ASC']] });
-    for (const row of rows) ledger.enterMovement(movementOf(row));
+  /** Adds up all lots and movements anew. */
+  load(rows: Rows): void {
+    const ledger = new Ledger(placesOf(rows));
+    for (const row of rows.lots.values()) ledger.enterLot(lotOf(row));
+    for (const row of [...rows.movements.values()].sort((a, b) => a.at - b.at)) ledger.enterMovement(movementOf(row));
     this.ledger = ledger;
+    this.rows = rows;
+  }
+
+  /** Follows what was committed: what went through here is added already, the rest is added up anew. */
+  follow(rows: Rows): void {
+    const isAdded = this.ledger.counts(rows.lots.size, rows.movements.size);
+    // What is set aside does not count as there to be eaten.
+    if (isAdded && isDeepStrictEqual(placesOf(this.rows), placesOf(rows))) this.rows = rows;
+    else this.load(rows);
   }
 
   get all(): Ledger {
@@ -100,7 +115,7 @@ export class PantryBook {
 
   private async arrive(lot: JarLot, movement: Movement, transaction: Transaction): Promise<JarLot | undefined> {
     if (MOVEMENT_WAYS[movement.kind] !== 'across') return undefined;
-    const places = await this.places();
+    const places = placesOf(this.rows);
     holdPlace(places, movement.toPlace);
     const arrival = arrivalOf(lot, movement, places);
     if (arrival.kind === 'refused') throw new Problem(422, 'wrong-place', arrival.reason);
@@ -114,8 +129,8 @@ export class PantryBook {
   }
 
   /** @throws Problem 422 when one of them stands in no place of the household */
-  async holdPlaces(lots: readonly Pick<JarLot, 'place'>[]): Promise<void> {
-    const places = await this.places();
+  holdPlaces(lots: readonly Pick<JarLot, 'place'>[]): void {
+    const places = placesOf(this.rows);
     for (const { place } of lots) holdPlace(places, place);
   }
 
@@ -124,11 +139,10 @@ export class PantryBook {
     const left = this.ledger.jars(lotId);
     return `There are not so many of these jars left: ${left}, and ${jars} were to go. Another hand may have taken some.`;
   }
+}
 
-  private async places(): Promise<readonly PantryPlace[]> {
-    const [row] = await soundRows(this.tables.households, {});
-    return row?.places ?? USUAL_PLACES;
-  }
+function placesOf(rows: Rows): readonly PantryPlace[] {
+  return householdRow(rows).places ?? USUAL_PLACES;
 }
 
 /** @throws Problem 422 */

@@ -12,7 +12,8 @@ import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { type Database } from './openDatabase';
 import { batchesOf, dayEventOf, eventOf } from './rowForms';
 import { soundRows } from './soundRows';
-import { householdRow, settingsFrom } from './stateParts';
+import { householdRow } from './householdRow';
+import { settingsFrom } from './stateParts';
 import { type Table, type Tables } from './tables';
 
 /** Everything of the household at one moment, as the app keeps it. */

@@ -1,4 +1,5 @@
 import { type Transaction } from 'sequelize';
+import { plainRows } from './plainRows';
 import { keyOf } from './rowKey';
 import { unreadable } from './rowForms';
 import { SUM, sumOfRow } from './rowSum';
@@ -95,18 +96,17 @@ async function readBack(name: TableName, table: Table<object>, keys: readonly st
   const where = { [first]: parts.length === 1 ? keys : keys.map((key) => key.split(' ')[0]) };
   const wanted = new Set(keys);
   const back: [string, object][] = [];
-  for (const row of await table.unscoped().findAll({ where: where as never, transaction })) {
-    const { [SUM]: sum, ...plain } = row.get({ plain: true }) as Record<string, unknown>;
-    const key = keyOf(table, plain);
+  for (const { row, sum } of await plainRows(table, { where: where as never, transaction })) {
+    const key = keyOf(table, row);
     if (!wanted.has(key)) continue;
-    const reason = unreadable(name, plain as never);
+    const reason = unreadable(name, row as never);
     if (reason !== undefined) throw new Unreadable(String(table.tableName), reason);
-    const told = sumOfRow(plain);
+    const told = sumOfRow(row);
     if (sum !== told) {
-      const own = Object.fromEntries(parts.map((part) => [part, plain[part]]));
+      const own = Object.fromEntries(parts.map((part) => [part, (row as Record<string, unknown>)[part]]));
       await table.update({ [SUM]: told } as never, { where: own as never, transaction, hooks: false });
     }
-    back.push([key, plain]);
+    back.push([key, row]);
   }
   return back;
 }

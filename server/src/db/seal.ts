@@ -1,7 +1,8 @@
-import { type Model, type ModelStatic, QueryTypes, type Sequelize } from 'sequelize';
+import { QueryTypes, type Sequelize } from 'sequelize';
+import { columnsOf, plainRows } from './plainRows';
 import { keyOf } from './rowKey';
 import { SUM, sumOfRow } from './rowSum';
-import { type Tables } from './tables';
+import { type Table, type Tables } from './tables';
 
 /** No sum is below zero: what is marked so never fits. */
 const NEVER = -1;
@@ -11,7 +12,7 @@ const AT_ONCE = 2_000;
 /** Keys of the rows whose sum does not fit, by table, read by the columns that the file has as it is. */
 export async function badKeys(sequelize: Sequelize, tables: Tables): Promise<ReadonlyMap<string, ReadonlySet<string>>> {
   const bad = new Map<string, ReadonlySet<string>>();
-  for (const table of Object.values(tables) as ModelStatic<Model>[]) {
+  for (const table of Object.values(tables) as Table<object>[]) {
     const keys = new Set<string>();
     for (const { key, sum, told } of await sumsOf(sequelize, table)) if (sum !== null && sum !== told) keys.add(key);
     bad.set(String(table.tableName), keys);
@@ -29,10 +30,11 @@ export async function sealAll(
   tables: Tables,
   bad: ReadonlyMap<string, ReadonlySet<string>>,
 ): Promise<void> {
-  for (const table of Object.values(tables) as ModelStatic<Model>[]) {
+  for (const table of Object.values(tables) as Table<object>[]) {
     const name = String(table.tableName);
     const rows = (await sumsOf(sequelize, table)).map(({ key, told }) => [key, bad.get(name)?.has(key) ? NEVER : told]);
-    const key = table.primaryKeyAttributes.map((part) => `"${columnOf(table, part)}"`).join(" || ' ' || ");
+    const fields = new Map(columnsOf(table).map(({ attribute, field }) => [attribute, field]));
+    const key = table.primaryKeyAttributes.map((part) => `"${fields.get(part) ?? part}"`).join(" || ' ' || ");
     for (let from = 0; from < rows.length; from += AT_ONCE) {
       await sequelize.query(
         `UPDATE "${name}" SET "${SUM}" = sealed.told FROM (
@@ -44,21 +46,14 @@ export async function sealAll(
   }
 }
 
-const columnOf = (table: ModelStatic<Model>, attribute: string) => table.getAttributes()[attribute]?.field ?? attribute;
-
 /** Each row with the sum beside it and the one of what it holds; nothing where the file has no sums yet. */
-async function sumsOf(sequelize: Sequelize, table: ModelStatic<Model>) {
+async function sumsOf(sequelize: Sequelize, table: Table<object>) {
   const columns = await sequelize.query<{ name: string }>(
     `SELECT name FROM pragma_table_info('${String(table.tableName)}')`,
-    {
-      type: QueryTypes.SELECT,
-    },
+    { type: QueryTypes.SELECT },
   );
-  const there = new Set(columns.map(({ name }) => name));
-  if (!there.has(SUM)) return [];
-  const attributes = Object.keys(table.getAttributes()).filter((attribute) => there.has(columnOf(table, attribute)));
-  return (await table.unscoped().findAll({ attributes })).map((row) => {
-    const { [SUM]: sum, ...plain } = row.get({ plain: true }) as { [SUM]: number | null };
-    return { key: keyOf(table, plain), sum, told: sumOfRow(plain) };
-  });
+  const only = new Set(columns.map(({ name }) => name));
+  if (!only.has(SUM)) return [];
+  const rows = await plainRows(table, { only });
+  return rows.map(({ row, sum }) => ({ key: keyOf(table, row), sum, told: sumOfRow(row) }));
 }

@@ -1,6 +1,7 @@
-import { type FindOptions, type Transaction } from 'sequelize';
-import { keyOf, plainOf } from './rowKey';
-import { SUM, sumOfRow } from './rowSum';
+import { type WhereOptions } from 'sequelize';
+import { type KeptRow, plainRows, type ReadOptions } from './plainRows';
+import { keyOf } from './rowKey';
+import { sumOfRow } from './rowSum';
 import { type Table } from './tables';
 
 /** A row that cannot be used as it stands in the file, and why. */
@@ -16,24 +17,20 @@ export type OnBad = (bad: BadRow) => void;
 /** Reads rows and leaves out those whose sum does not fit: the rest works without them. */
 export async function soundRows<Row extends object>(
   table: Table<Row>,
-  options: Pick<FindOptions<Row>, 'where' | 'order'> & { transaction?: Transaction | undefined },
+  options: ReadOptions<Row>,
   onBad: OnBad = () => undefined,
 ): Promise<Row[]> {
-  const { transaction, ...asked } = options;
-  const within = transaction && { transaction };
-  const read = (more: object = {}) => table.unscoped().findAll({ ...asked, ...more, ...within });
-  const rows = await read().catch(async (error: unknown) => {
+  const rows = await plainRows(table, options).catch(async (error: unknown) => {
     if (isOfTheFile(error)) throw error;
-    return oneByOne(table, within, asked, error, onBad);
+    return oneByOne(table, options, error, onBad);
   });
-  return rows.flatMap((row) => {
-    const plain = plainOf(row);
-    const { [SUM]: sum } = row.dataValues as { [SUM]?: number | null };
+  const sound: Row[] = [];
+  for (const { row, sum } of rows) {
     // A file from before there were sums has none until it is brought up.
-    if (sum === null || sum === undefined || sum === sumOfRow(plain)) return [plain];
-    onBad({ table: String(table.tableName), key: keyOf(table, plain), reason: 'was changed on the disk' });
-    return [];
-  });
+    if (sum === null || sum === sumOfRow(row)) sound.push(row);
+    else onBad({ table: String(table.tableName), key: keyOf(table, row), reason: 'was changed on the disk' });
+  }
+  return sound;
 }
 
 /** What SQLite itself says of its file is no fault of a row. */
@@ -44,18 +41,19 @@ function isOfTheFile(error: unknown): boolean {
 /** One row that cannot be told as values must not hide the others. */
 async function oneByOne<Row extends object>(
   table: Table<Row>,
-  within: object | undefined,
-  asked: object,
+  { transaction, ...asked }: ReadOptions<Row>,
   why: unknown,
   onBad: OnBad,
-) {
-  const keys = await table.unscoped().findAll({ ...asked, attributes: [...table.primaryKeyAttributes], ...within });
-  const found = [];
+): Promise<KeptRow<Row>[]> {
+  const parts = table.primaryKeyAttributes;
+  const keys = await table
+    .unscoped()
+    .findAll({ ...asked, attributes: [...parts], ...(transaction && { transaction }) });
+  const found: KeptRow<Row>[] = [];
   for (const key of keys) {
-    const where = Object.fromEntries(table.primaryKeyAttributes.map((part) => [part, key.get(part)]));
+    const where = Object.fromEntries(parts.map((part) => [part, key.get(part)])) as WhereOptions<Row>;
     try {
-      const row = await table.unscoped().findOne({ where: where as never, ...within });
-      if (row) found.push(row);
+      found.push(...(await plainRows(table, { where, transaction })));
     } catch (error) {
       if (isOfTheFile(error)) throw error;
       onBad({ table: String(table.tableName), key: keyOf(table, where), reason: `cannot be read: ${String(error)}` });

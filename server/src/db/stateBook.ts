@@ -4,7 +4,8 @@ import { type StateChange } from '@hoddle/contract/stateChange';
 import { type Clock } from '../clock';
 import { type PantryBook } from './pantryBook';
 import { type Rows, type TableName } from './rowStore';
-import { householdRow, type Part, PARTS } from './stateParts';
+import { householdRow } from './householdRow';
+import { type Part, PARTS } from './stateParts';
 
 const HOUR_MS = 60 * 60_000;
 

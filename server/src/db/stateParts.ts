@@ -4,7 +4,7 @@ import { lidsByLoad } from '@hoddle/core/pantry/lidsByLoad';
 import { type PantryBook } from './pantryBook';
 import { batchesOf, dayEventOf, eventOf, hardwareOf, seasonOf, settingsOf } from './rowForms';
 import { type Rows, type RowsOf, type TableName } from './rowStore';
-import { unsetHousehold } from './unsetHousehold';
+import { householdRow } from './householdRow';
 
 /** Parts of what a screen is told, the time apart. */
 export type Part = Exclude<keyof HouseholdState, 'now'>;
@@ -31,11 +31,6 @@ const by =
 /** Rows in order; among equals as SQLite had them, in the order they came. */
 function sorted<Name extends TableName>(rows: Rows, name: Name, column: keyof RowsOf<Name>): RowsOf<Name>[] {
   return [...(rows[name] as ReadonlyMap<string, RowsOf<Name>>).values()].sort(by<RowsOf<Name>>(column));
-}
-
-/** The one row of the household; where it is damaged, one of which nothing is known. */
-export function householdRow(rows: Rows): RowsOf<'households'> {
-  return rows.households.get('1') ?? unsetHousehold();
 }
 
 const plain = <Name extends TableName>(of: Name, column: keyof RowsOf<Name>): PartRule => ({

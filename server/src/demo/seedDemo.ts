@@ -1,7 +1,7 @@
 import { rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { checkFile } from '../db/checkFile';
-import { insertHousehold } from '../backup/insertHousehold';
+import { fillHousehold } from '../backup/insertHousehold';
 import { openDatabase } from '../db/openDatabase';
 import { fennickHollow } from './fennickHollow';
 
@@ -25,6 +25,6 @@ if (isNew) {
   const now = new Date();
   const { demoNow, ...household } = fennickHollow(now);
   const demoOffsetMs = demoNow - now.getTime();
-  await db.write((transaction) => insertHousehold(tables, { ...household, demoOffsetMs }, transaction));
+  await fillHousehold(db, { ...household, demoOffsetMs });
 }
 await db.close();

@@ -21,8 +21,6 @@ export function householdRoute(db: Database, clock: Clock): Router {
       const told = Object.fromEntries(Object.entries(later).filter(([part]) => part in req.body));
       await db.write(async (transaction) => {
         await db.tables.households.update({ ...household, ...told }, { where: { id: 1 }, transaction });
-        // What is set aside does not count as there to be eaten.
-        if ('places' in req.body) transaction.afterCommit(() => db.pantry.load());
         await db.tables.canners.destroy({ where: {}, transaction });
         await db.tables.canners.bulkCreate(
           canners.map((canner, position) => ({ ...canner, position })),

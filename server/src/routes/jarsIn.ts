@@ -13,7 +13,7 @@ export function jarsInRoute(db: Database): Router {
     for (const { lot } of rows) holdKnown(db, lot.product);
     const ids = new Set(rows.map(({ lot }) => lot.id));
     if (ids.size < rows.length) throw new Problem(409, 'twice', 'Two rows are the same lot. Nothing was saved.');
-    await db.pantry.holdPlaces(rows.map(({ lot }) => lot));
+    db.pantry.holdPlaces(rows.map(({ lot }) => lot));
     const added = await db.write(async (transaction) => {
       const fresh = rows.filter(({ lot }) => isNew(lot, db.pantry.all.lot(lot.id)));
       const movements = fresh.map(({ lot, jars }): Movement => ({
