@@ -59,7 +59,8 @@ export function twentyYears<File extends Backup>(empty: File, now: number, most 
   for (let n = 0; n < loads; n++) {
     const year = Math.floor(n / LOADS_A_YEAR);
     const madeAt = Math.round(now - (YEARS - year) * 365 * DAY + (60 + 90 * ((n % LOADS_A_YEAR) / LOADS_A_YEAR)) * DAY);
-    const tested = TESTED[n % TESTED.length]!;
+    const tested = TESTED[n % TESTED.length];
+    if (!tested) throw new RangeError('nothing of it is tested');
     const { product, jar } = tested;
     const loadId = id();
     batches.push({

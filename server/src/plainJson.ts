@@ -5,7 +5,6 @@ const DEEPEST = 40;
 const HOSTILE_KEYS = new Set(['__proto__', 'constructor', 'prototype']);
 
 /** Control characters but tab and line ends, halves of a pair, and what is no character: nobody types them, and they break files. */
-// eslint-disable-next-line no-control-regex
 const NO_TEXT =
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
 

@@ -5,7 +5,7 @@ import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinso
 import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
 import { AtkinsonHyperlegibleNext_800ExtraBold } from '@expo-google-fonts/atkinson-hyperlegible-next/800ExtraBold';
 import { useFonts } from 'expo-font';
-import { Slot } from 'expo-router';
+import { Slot, usePathname } from 'expo-router';
 import Head from 'expo-router/head';
 import { View } from 'react-native';
 import { AlarmWatch } from '@/features/kitchen/AlarmWatch';
@@ -13,6 +13,7 @@ import { useHouseholdStore } from '@/store/householdStore';
 import { layRecipesOfStore } from '@/store/ownRecipes';
 import { useSync } from '@/store/useSync';
 import { Key } from '@/ui/Key';
+import { ScreenBoundary } from '@/ui/ScreenBoundary';
 import { Words } from '@/ui/Words';
 
 layRecipesOfStore();
@@ -27,6 +28,7 @@ export default function RootLayout() {
     Atkinson800: AtkinsonHyperlegibleNext_800ExtraBold,
   });
   useSync();
+  const path = usePathname();
   const hasState = useHouseholdStore((store) => store.state !== undefined);
   const noSignal = useHouseholdStore((store) => store.noSignalSince !== undefined);
   return (
@@ -37,7 +39,9 @@ export default function RootLayout() {
       {fontsReady && hasState ? (
         <>
           <AlarmWatch />
-          <Slot />
+          <ScreenBoundary key={path}>
+            <Slot />
+          </ScreenBoundary>
         </>
       ) : (
         <Waiting noSignal={noSignal} />

@@ -5,7 +5,8 @@ import { USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
 import isSame from 'fast-deep-equal';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
-import { fetchState, moveDemoClock, send } from './api';
+import { type StateChange, withChange } from '@hoddle/contract/stateChange';
+import { fetchState, moveDemoClock, send, type StateTag } from './api';
 import { NOTHING_MORE } from '@hoddle/core/yields/batchRecord';
 import { EMPTY_HOUSEHOLD } from './emptyHousehold';
 import { steadyAhead } from './householdClock';
@@ -20,6 +21,8 @@ export interface WaitingWrite {
 interface HouseholdStore {
   /** As the server last told it. */
   server: HouseholdState | undefined;
+  /** Which of its states that is; unknown after a reload. */
+  tag: StateTag | undefined;
   /** Entered here and not kept by the server yet, in order. */
   waiting: readonly WaitingWrite[];
   /** Kept by the server, and not yet in what this browser knows of the household: laid over that when it is opened again. */
@@ -29,11 +32,15 @@ interface HouseholdStore {
   /** What the server did not take, and why. */
   refused: { write: Write; message: string } | undefined;
   noSignalSince: number | undefined;
+  /** Why the server keeps nothing, where it is there and said so. */
+  trouble: string | undefined;
   /** How far the household's time is ahead of this device's clock: measured against the server, kept for when it is away. */
   aheadMs: number | undefined;
   /** The device's clock was set while the page was looked at: the household's time goes on as if it had not been. */
   clockJumped: (byMs: number) => void;
   enter: (write: Write) => void;
+  /** Takes a change that the server told by itself. */
+  hear: (change: StateChange) => void;
   /** Sends what waits, then asks for the newest state. */
   sync: () => Promise<void>;
   moveDemoClockTo: (offsetMs: number) => Promise<void>;
@@ -105,11 +112,13 @@ export const useHouseholdStore = create<HouseholdStore>()(
   persist(
     (set, get) => ({
       server: undefined,
+      tag: undefined,
       waiting: [],
       settled: [],
       state: undefined,
       refused: undefined,
       noSignalSince: undefined,
+      trouble: undefined,
       aheadMs: undefined,
       clockJumped: (byMs) => {
         set({ aheadMs: (get().aheadMs ?? 0) - byMs });
@@ -120,6 +129,7 @@ export const useHouseholdStore = create<HouseholdStore>()(
         set({ waiting, state: laidOver(get().server, waiting) });
         void get().sync();
       },
+      hear: (change) => hear(change, get, set),
       sync: () => syncOnce(get, set),
       moveDemoClockTo: async (offsetMs) => {
         if (await moveDemoClock(offsetMs)) await get().sync();
@@ -193,7 +203,7 @@ async function run(get: Get, set: Set): Promise<void> {
   for (let first = get().waiting[0]; first; first = get().waiting[0]) {
     const { id, write } = first;
     const result = await send(write);
-    if (result.kind === 'noSignal') return lostSignal(get, set);
+    if (result.kind === 'noSignal') return lostSignal(get, set, result.trouble);
     const waiting = get().waiting.filter((other) => other.id !== id);
     const known = get().server;
     const server = known && result.kind === 'kept' ? applyWrite(known, write) : known;
@@ -207,17 +217,35 @@ async function run(get: Get, set: Set): Promise<void> {
     retry = setTimeout(() => void get().sync(), REST_MS);
     return;
   }
-  const fetched = await fetchState();
+  const { server: known, tag } = get();
+  const fetched = await fetchState(known && tag && { state: known, tag });
   if (!fetched) return lostSignal(get, set);
-  const server = unchangedKept(get().server, fetched.state);
+  // Meanwhile the server may have told more by itself.
+  const before = get();
+  const isOlder =
+    before.tag?.epoch === fetched.tag?.epoch && (before.tag?.revision ?? 0) > (fetched.tag?.revision ?? 0);
+  const server = isOlder && before.server ? before.server : unchangedKept(before.server, fetched.state);
   const aheadMs = steadyAhead(fetched.clock, server.demoOffsetMs, get().aheadMs);
-  set({ server, aheadMs, noSignalSince: undefined, state: laidOver(server, get().waiting) });
-  keepServer(server);
+  const isSame = server === get().server;
+  const newest = isOlder ? get().tag : fetched.tag;
+  const signal = { aheadMs, noSignalSince: undefined, trouble: undefined, tag: newest };
+  set(isSame ? signal : { ...signal, server, state: laidOver(server, get().waiting) });
+  if (!isSame) keepServer(server);
+}
+
+/** What another screen wrote comes by itself: where it goes on from what is known here, nothing need be asked. */
+function hear(change: StateChange, get: Get, set: Set): void {
+  const { server, tag } = get();
+  if (tag && change.epoch === tag.epoch && change.revision <= tag.revision) return;
+  if (!server || change.whole || change.epoch !== tag?.epoch || change.from !== tag.revision) return void get().sync();
+  const next = unchangedKept(server, withChange(server, change));
+  set({ server: next, tag: { epoch: change.epoch, revision: change.revision }, state: laidOver(next, get().waiting) });
+  keepServer(next);
 }
 
 /** Parts that are as they were stay the same objects: what is worked out from them is not worked out again. */
 function unchangedKept(before: HouseholdState | undefined, now: HouseholdState): HouseholdState {
-  if (!before) return now;
+  if (!before || before === now) return now;
   const parts = Object.entries(now).map(([part, told]) => {
     const known = before[part as keyof HouseholdState];
     return [part, isSame(known, told) ? known : told];
@@ -225,7 +253,7 @@ function unchangedKept(before: HouseholdState | undefined, now: HouseholdState):
   return Object.fromEntries(parts) as HouseholdState;
 }
 
-function lostSignal(get: Get, set: Set): void {
-  if (get().noSignalSince === undefined) set({ noSignalSince: Date.now() });
+function lostSignal(get: Get, set: Set, trouble?: string): void {
+  set({ noSignalSince: get().noSignalSince ?? Date.now(), trouble });
   retry = setTimeout(() => void get().sync(), RETRY_MS);
 }

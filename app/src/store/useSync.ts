@@ -1,5 +1,7 @@
+import { StateChange } from '@hoddle/contract/stateChange';
 import { useEffect } from 'react';
-import { SCREEN_ID } from './api';
+import * as v from 'valibot';
+import { reportUncaught } from './reportError';
 import { watchClock } from './householdClock';
 import { useHouseholdStore } from './householdStore';
 
@@ -18,8 +20,11 @@ export function useSync(): void {
     const listen = () => {
       if (line || typeof EventSource === 'undefined') return;
       line = new EventSource('/api/changes');
-      // What this screen wrote itself it knows.
-      line.onmessage = ({ data }: MessageEvent<string>) => data !== `changed ${SCREEN_ID}` && sync();
+      line.onmessage = ({ data }: MessageEvent<string>) => {
+        const change = data === 'here' ? undefined : v.safeParse(StateChange, JSON.parse(data));
+        if (change?.success) useHouseholdStore.getState().hear(change.output);
+        else sync();
+      };
     };
     const look = () => {
       // A page nobody sees keeps no line open: a browser has few of them.
@@ -28,6 +33,7 @@ export function useSync(): void {
       sync();
     };
     look();
+    const stopReporting = reportUncaught();
     const timer = setInterval(() => document.visibilityState === 'visible' && sync(), ASK_MS);
     const stopWatching = watchClock((byMs) => useHouseholdStore.getState().clockJumped(byMs));
     document.addEventListener('visibilitychange', look);
@@ -35,6 +41,7 @@ export function useSync(): void {
     return () => {
       clearInterval(timer);
       stopWatching();
+      stopReporting();
       hangUp();
       document.removeEventListener('visibilitychange', look);
       window.removeEventListener('online', sync);

@@ -5,6 +5,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { DemoClock } from '@/features/today/DemoClock';
 import { SignalLine } from '@/features/today/SignalLine';
 import { COLOURS } from './colours';
+import { ScreenBoundary } from './ScreenBoundary';
 import { StationBar, useIsWide } from './StationBar';
 import { type Station } from './StationIcon';
 import { Heading, Words } from './Words';
@@ -65,10 +66,12 @@ export function Screen({
           {headSide}
         </View>
         {ownScroll ? (
-          <View className="flex-1">{children}</View>
+          <View className="flex-1">
+            <ScreenBoundary>{children}</ScreenBoundary>
+          </View>
         ) : (
           <ScrollView className="flex-1" contentContainerClassName={`${bleed ? '' : wide ? 'px-8' : 'px-4'} pb-6`}>
-            {children}
+            <ScreenBoundary>{children}</ScreenBoundary>
           </ScrollView>
         )}
         {foot && (

@@ -21,6 +21,18 @@ export function dataOf(rows: Rows): BackupData {
   });
 }
 
+/** The sum of a household as it stands, without its jars and movements being made anew all at once. */
+export function sumOfRows(rows: Rows): string {
+  const inTurn = function* <Row extends { readonly id: string }>(
+    kept: ReadonlyMap<string, Row>,
+    of: (row: Row) => object,
+  ) {
+    for (const row of [...kept.values()].sort((a, b) => (a.id < b.id ? -1 : 1))) yield of(row);
+  };
+  const data = dataOf({ ...rows, lots: new Map(), movements: new Map() });
+  return sumOf({ ...data, lots: inTurn(rows.lots, lotOf), movements: inTurn(rows.movements, movementOf) });
+}
+
 /** The same with the rows of each part by what they are known by. */
 export function inCanonicalOrder(data: BackupData): BackupData {
   const parts = Object.entries(data).map(([part, rows]) => [
@@ -44,14 +56,22 @@ export function* canonicalPieces(data: object): Generator<string> {
   for (const [part, rows] of Object.entries(data).sort(([a], [b]) => (a < b ? -1 : 1))) {
     if (rows === undefined) continue;
     yield `${comma}${JSON.stringify(part)}:`;
-    if (Array.isArray(rows)) {
+    if (isMany(rows)) {
       yield '[';
-      for (let at = 0; at < rows.length; at++) yield `${at > 0 ? ',' : ''}${canonicalize(rows[at])}`;
+      let between = '';
+      for (const row of rows) {
+        yield `${between}${canonicalize(row)}`;
+        between = ',';
+      }
       yield ']';
     } else yield canonicalize(rows) ?? 'null';
     comma = ',';
   }
   yield '}';
+}
+
+function isMany(rows: unknown): rows is Iterable<object> {
+  return typeof rows === 'object' && rows !== null && Symbol.iterator in rows;
 }
 
 function inOrder<Row extends object>(rows: readonly Row[]): Row[] {

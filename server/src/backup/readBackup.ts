@@ -4,7 +4,7 @@ import canonicalize from 'canonicalize';
 import * as v from 'valibot';
 import { BACKUP_FORMAT, BACKUP_VERSION, BackupData, BackupHead } from '@hoddle/contract/backup';
 import { notPlain } from '../plainJson';
-import { escapeMarks } from './escapeMarks';
+import { hideMarks, withMarks } from './marks';
 import { Problem } from '../problem';
 
 /** The largest file: twenty years of a large household are about 20 MB. */
@@ -38,7 +38,7 @@ export async function readBackup(pieces: AsyncIterable<Uint8Array>): Promise<{ d
   const reading = new BackupReading();
   let bytes = 0;
   try {
-    for await (const piece of escapeMarks(pieces)) {
+    for await (const piece of hideMarks(pieces)) {
       bytes += piece.length;
       if (bytes > LARGEST_BACKUP) {
         throw new Problem(413, 'too-large', `A backup of more than 200 MB is none. ${UNCHANGED}`);
@@ -150,10 +150,11 @@ class BackupReading {
     if (this.depth > DEEPEST || this.sinceRow > ROW_TOKENS) throw damaged('it', 'holds a row that is no row');
   }
 
-  private take(value: unknown, key: string | number | undefined, path: readonly (string | number | undefined)[]): void {
+  private take(read: unknown, key: string | number | undefined, path: readonly (string | number | undefined)[]): void {
     this.sinceRow = 0;
     this.bytesSinceRow = 0;
     const [, , part] = path;
+    const value = withMarks(read);
     const plain = notPlain(value);
     if (plain !== undefined) throw damaged(String(part ?? key), plain);
     if (path.length <= 1) {

@@ -4,10 +4,11 @@ import { type BackupData } from '@hoddle/contract/backup';
 import { type Database } from '../db/openDatabase';
 import { Problem } from '../problem';
 import { beforeName, copiesIn } from './backupNames';
-import { dataOf, inCanonicalOrder, sumOf } from './householdData';
+import { inCanonicalOrder, sumOf, sumOfRows } from './householdData';
 import { holdBackup } from './holdBackup';
 import { emptyHousehold, insertHousehold, withCrops } from './insertHousehold';
 import { pruneCopies } from './prune';
+import { sweep } from './sweep';
 
 export interface Restored {
   /** Of the data as it is now. */
@@ -28,6 +29,7 @@ export async function restore(db: Database, folder: string, told: BackupData, no
   const data = inCanonicalOrder(withCrops(told));
   holdBackup(data, db.state.told.parts as Parameters<typeof holdBackup>[1]);
   const sha256 = sumOf(data);
+  sweep(data);
   const keptBefore = beforeName(folder, 'restore', now);
   await db
     .replace({
@@ -35,9 +37,11 @@ export async function restore(db: Database, folder: string, told: BackupData, no
       work: async (transaction: Transaction) => {
         await emptyHousehold(db.tables, transaction);
         await insertHousehold(db.tables, data, transaction);
+        sweep(data);
       },
       proven: (rows) => {
-        if (rows.bad.length > 0 || sumOf(dataOf(rows.rows)) !== sha256) {
+        sweep(data);
+        if (rows.bad.length > 0 || sumOfRows(rows.rows) !== sha256) {
           throw new Error('what was restored is not what was in the file');
         }
       },

@@ -45,7 +45,7 @@ export async function lockFile(file: string): Promise<FileLock> {
   const lock = `${known}.lock`;
   closeSync(openSync(lock, 'a', 0o600));
   const db = new sqlite3.Database(lock);
-  const run = promisify<string, void>(db.exec.bind(db) as never);
+  const run = promisify<string, unknown>(db.exec.bind(db) as never);
   try {
     await run('PRAGMA busy_timeout = 0; PRAGMA journal_mode = MEMORY; BEGIN EXCLUSIVE');
   } catch {

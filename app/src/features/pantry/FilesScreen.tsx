@@ -10,7 +10,8 @@ import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
 import { ImportPart } from './ImportPart';
-import { readFile, saveFrom } from './files';
+import { BackupsPart } from './BackupsPart';
+import { type ChosenFile, readFile, saveFrom } from './files';
 
 const TABLE_WORDS = { picks: 'Picks', batches: 'Batches', jars: 'Jars', movements: 'Movements' } as const;
 
@@ -44,13 +45,12 @@ export function FilesScreen() {
 function BackupPart() {
   const sync = useHouseholdStore((store) => store.sync);
   const waiting = useHouseholdStore((store) => store.waiting.length);
-  const [chosen, setChosen] = useState<{ name: string; text: string }>();
+  const [chosen, setChosen] = useState<ChosenFile>();
   const [said, setSaid] = useState<{ words: string; good: boolean }>();
   const [busy, setBusy] = useState(false);
-  const restore = async () => {
-    if (!chosen) return;
+  const restore = async (path: string, file?: string | Blob) => {
     setBusy(true);
-    const reply = await post('/restore', chosen.text);
+    const reply = await post(path, file);
     setBusy(false);
     if (reply.kind === 'refused') return setSaid({ words: reply.message, good: false });
     if (reply.kind === 'noSignal')
@@ -67,6 +67,11 @@ function BackupPart() {
   };
   return (
     <Plate className="gap-3">
+      <BackupsPart
+        key={said?.words}
+        busy={busy}
+        onBringBack={(name) => void restore(`/backups/${encodeURIComponent(name)}/restore`)}
+      />
       <Heading>Everything, in one file</Heading>
       <Key look="outline" words="Save a backup" onPress={() => saveFrom('/api/backup', 'hoddle-backup.json')} />
       <Key
@@ -74,7 +79,7 @@ function BackupPart() {
         words="Restore from a backup"
         disabled={busy}
         onPress={() =>
-          void readFile('.json,application/json').then((file) => {
+          void readFile('.json,.gz,application/json,application/gzip').then((file) => {
             setSaid(undefined);
             setChosen(file);
           })
@@ -83,10 +88,14 @@ function BackupPart() {
       {chosen && (
         <View role="alert" className="gap-2">
           <Words weight={700}>
-            {chosen.name} takes the place of everything here. What is here now is kept in a file beside it.
+            {chosen.name} takes the place of everything here. What is here now is kept in a file beside the backups.
             {waiting > 0 && ` ${waiting} things wait to be sent from this phone: they are sent into it.`}
           </Words>
-          <Key words={busy ? 'Restoring' : 'Restore it'} disabled={busy} onPress={() => void restore()} />
+          <Key
+            words={busy ? 'Restoring' : 'Restore it'}
+            disabled={busy}
+            onPress={() => void restore('/restore', chosen.zipped ?? chosen.text)}
+          />
           <Key look="quiet" words="Leave it" onPress={() => setChosen(undefined)} />
         </View>
       )}

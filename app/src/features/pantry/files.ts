@@ -2,6 +2,8 @@
 export interface ChosenFile {
   readonly name: string;
   readonly text: string;
+  /** A compressed one as it is. */
+  readonly zipped?: Blob;
 }
 
 /** Asks for a file; nothing comes back when none is chosen. */
@@ -12,6 +14,7 @@ export function readFile(accept: string): Promise<ChosenFile | undefined> {
     input.accept = accept;
     input.onchange = async () => {
       const file = input.files?.[0];
+      if (file?.name.endsWith('.gz')) return chosen({ name: file.name, text: '', zipped: file });
       chosen(file && { name: file.name, text: await file.text() });
     };
     input.oncancel = () => chosen(undefined);

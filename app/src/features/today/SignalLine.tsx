@@ -9,7 +9,7 @@ import { Words } from '@/ui/Words';
 
 /** Says when there is no signal, what waits to be sent, and what the server would not take. Nothing when all is well. */
 export function SignalLine() {
-  const { waiting, noSignalSince, refused, sync, forgetRefused, aheadMs, state } = useHouseholdStore();
+  const { waiting, noSignalSince, refused, sync, forgetRefused, aheadMs, state, trouble } = useHouseholdStore();
   const [told, setTold] = useState(false);
   const wrongMs = aheadMs === undefined || told ? undefined : deviceIsWrongBy(aheadMs, state?.demoOffsetMs ?? null);
   if (refused) {
@@ -37,8 +37,13 @@ export function SignalLine() {
   const things = `${count} ${count === 1 ? 'thing waits' : 'things wait'} here: ${waiting.map(({ write }) => wordsOf(write)).join(', ')}.`;
   return (
     <Strip
-      words={`No signal since ${clockTime(noSignalSince + (aheadMs ?? 0))}`}
-      note={count === 0 ? 'What is entered now is kept on this phone.' : `${things} Sent by itself, each once.`}
+      words={`${trouble === undefined ? 'No signal' : 'Nothing is kept'} since ${clockTime(noSignalSince + (aheadMs ?? 0))}`}
+      note={[
+        trouble,
+        count === 0 ? 'What is entered now is kept on this phone.' : `${things} Sent by itself, each once.`,
+      ]
+        .filter(Boolean)
+        .join(' ')}
       keyWords="Try now"
       onPress={() => void sync()}
     />

@@ -1,0 +1,3 @@
+import { DevicesScreen } from '@/features/bench/devices/DevicesScreen';
+
+export default DevicesScreen;
