@@ -1,11 +1,17 @@
 import { type RealServer } from './realServer';
 
-/** Makes the household's clock one that can be moved, as a demo's is: nobody waits an hour for a test. */
+/**
+ * Makes the household's clock one that can be moved, as a demo's is: nobody waits an hour for a test. A server that runs is
+ * stopped for it: the file has one writer.
+ */
 export async function giveDemoClock(server: RealServer, offsetMs = 0) {
+  const ran = server.isRunning;
+  if (ran) await server.stop();
   const { Sequelize } = await import('sequelize');
   const file = new Sequelize({ dialect: 'sqlite', storage: server.file, logging: false });
-  await file.query('UPDATE households SET demo_offset_ms = ?', { replacements: [offsetMs] });
+  await file.query('UPDATE households SET demo_offset_ms = ?, sum = NULL', { replacements: [offsetMs] });
   await file.close();
+  if (ran) await server.start();
 }
 
 /** Eight in the morning of a day on which nothing of an hour is special; for a household with a demo clock. */

@@ -18,12 +18,14 @@ export class RealServer {
   private constructor(
     readonly port: number,
     readonly file: string,
+    private readonly env: Record<string, string> = {},
   ) {}
 
   /** With a demo's file the household is Fennick Hollow on its own clock, else it is new and empty. */
-  static async start({ demo = false } = {}): Promise<RealServer> {
-    const server = new RealServer(await freePort(), newFile());
+  static async start({ demo = false, env = {}, passphrase = '' } = {}): Promise<RealServer> {
+    const server = new RealServer(await freePort(), newFile(), env);
     if (demo) spawnSync(process.execPath, [join(DIST, 'seedDemo.js'), server.file], { stdio: 'inherit' });
+    if (passphrase !== '') runCommand('passphrase', server.file, [], `${passphrase}\n`);
     await server.start();
     return server;
   }
@@ -32,8 +34,12 @@ export class RealServer {
     return `http://127.0.0.1:${this.port}`;
   }
 
+  get isRunning(): boolean {
+    return this.process !== undefined && this.process.exitCode === null && this.process.signalCode === null;
+  }
+
   async start(): Promise<void> {
-    this.process = launch({ PORT: String(this.port), HODDLE_DB: this.file });
+    this.process = launch({ PORT: String(this.port), HODDLE_DB: this.file, ...this.env });
     await new Promise<void>((ready, failed) => {
       this.process?.stdout?.once('data', () => ready());
       let complaint = '';
@@ -59,6 +65,15 @@ export class RealServer {
     const reply = await fetch(`${this.address}/api${path}`, { method, ...init });
     return { status: reply.status, body: await reply.json() };
   }
+}
+
+/** Runs one of the commands beside the server to its end. */
+export function runCommand(name: string, file: string, words: readonly string[] = [], input = '') {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [join(DIST, `${name}.js`), ...words], {
+    ...{ input, encoding: 'utf8' },
+    env: { ...process.env, HODDLE_DB: file },
+  });
+  return { status, out: stdout, err: stderr };
 }
 
 /** Runs the server until it ends by itself; for starts that must fail. */

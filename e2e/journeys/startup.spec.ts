@@ -26,7 +26,7 @@ test('a port in use: one clear line, exit 1', async () => {
 
 test('it answers on this machine alone, and a page comes with its protections', async () => {
   const server = await RealServer.start();
-  expect(await server.call('GET', '/health')).toEqual({ status: 200, body: { ok: true } });
+  expect(await server.call('GET', '/health')).toMatchObject({ status: 200, body: { ok: true, file: 'ok' } });
   const page = await fetch(`${server.address}/harvest/pick`);
   expect(page.headers.get('content-type')).toContain('text/html');
   expect(page.headers.get('content-security-policy')).toContain("default-src 'self'");

@@ -22,7 +22,8 @@ const file = resolve(process.env.HODDLE_DB ?? 'data/hoddle.sqlite');
 const backupFolder = resolve(process.env.HODDLE_BACKUPS ?? backupsOf(file));
 const proxies = listed(process.env.HODDLE_PROXIES);
 const appFolder = resolve(import.meta.dirname, '../../app/dist');
-const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
+// On the error stream: the output keeps to its one line.
+const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
 
 // What is written here is the household's alone.
 process.umask(0o077);

@@ -1,10 +1,7 @@
-import { promisify } from 'node:util';
-import { constants, gzip } from 'node:zlib';
 import { type Request, type Response } from 'express';
 import { type Database } from './db/openDatabase';
 import { type Snapshot } from './db/stateBook';
-
-const gzipped = promisify(gzip);
+import { gzipBehind, type Zipped, zip } from './gzipParts';
 
 /** How far the household's time is: with it a screen sets its clock, whatever else is as it was. */
 export const NOW_HEADER = 'x-hoddle-now';
@@ -16,7 +13,7 @@ export const NOW_HEADER = 'x-hoddle-now';
 export class StateReply {
   /** Text of a part, as long as the part is what is told. */
   private readonly texts = new WeakMap<object, string>();
-  private made: { of: Snapshot; text: string; zipped: Promise<Buffer> } | undefined;
+  private made: { of: Snapshot; text: string; zipped: Promise<Zipped> } | undefined;
 
   constructor(private readonly db: Database) {}
 
@@ -29,19 +26,20 @@ export class StateReply {
     if (isKnown(req, told)) return void res.status(304).end();
     const missed = changesSince(this.db, req.query.since);
     if (missed) return void res.json({ now, changes: missed });
-    const { text, zipped } = this.make(told, now);
+    const { text, zipped } = this.make(told);
     res.type('json');
-    if (!req.acceptsEncodings('gzip')) return void res.send(text);
+    // The time is of this moment, the rest is as it was made.
+    const fresh = `{"now":${now},`;
+    if (!req.acceptsEncodings('gzip')) return void res.end(fresh + text);
     res.set('content-encoding', 'gzip');
-    res.end(await zipped);
+    res.end(gzipBehind(fresh, await zipped));
   }
 
-  private make(told: Snapshot, now: number) {
+  private make(told: Snapshot) {
     if (this.made?.of === told) return this.made;
     const parts = Object.entries(told.parts).map(([part, value]) => `${JSON.stringify(part)}:${this.textOf(value)}`);
-    const text = `{"now":${now},${parts.join(',')}}`;
-    // Fast rather than small: a write may come every second.
-    const zipped = gzipped(text, { level: constants.Z_BEST_SPEED });
+    const text = `${parts.join(',')}}`;
+    const zipped = zip(text);
     return (this.made = { of: told, text, zipped });
   }
 
@@ -66,7 +64,6 @@ function isKnown(req: Request, told: Snapshot): boolean {
 }
 
 function changesSince({ state }: Database, since: unknown) {
-  if (typeof since !== 'string') return undefined;
-  const [epoch = '', revision = ''] = since.split('.');
-  return /^\d{1,15}$/.test(revision) ? state.since(epoch, Number(revision)) : undefined;
+  const found = typeof since === 'string' ? /^([\w-]+)\.(\d{1,15})$/.exec(since) : null;
+  return found?.[1] === undefined ? undefined : state.since(found[1], Number(found[2]));
 }

@@ -241,6 +241,8 @@ function hear(change: StateChange, get: Get, set: Set): void {
   const next = unchangedKept(server, withChange(server, change));
   set({ server: next, tag: { epoch: change.epoch, revision: change.revision }, state: laidOver(next, get().waiting) });
   keepServer(next);
+  // A clock that was moved is measured anew: what was told may have been a while on its way.
+  if (next.demoOffsetMs !== server.demoOffsetMs) void get().sync();
 }
 
 /** Parts that are as they were stay the same objects: what is worked out from them is not worked out again. */

@@ -2,10 +2,11 @@ import { Pressable } from 'react-native';
 import { Words } from './Words';
 
 /** A key beside words, 48 px high. */
-export function SmallKey({ words, onPress }: { words: string; onPress: () => void }) {
+export function SmallKey({ words, label, onPress }: { words: string; label?: string; onPress: () => void }) {
   return (
     <Pressable
       role="button"
+      aria-label={label}
       onPress={onPress}
       className="min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3"
     >

@@ -26,8 +26,10 @@ export interface Restored {
  * @throws Problem 422 when the file breaks a rule; nothing is changed then
  */
 export async function restore(db: Database, folder: string, told: BackupData, now: number): Promise<Restored> {
+  sweep(told);
   const data = inCanonicalOrder(withCrops(told));
   holdBackup(data, db.state.told.parts as Parameters<typeof holdBackup>[1]);
+  sweep(data);
   const sha256 = sumOf(data);
   sweep(data);
   const keptBefore = beforeName(folder, 'restore', now);

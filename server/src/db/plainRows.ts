@@ -1,4 +1,4 @@
-import { type FindOptions, type Transaction } from 'sequelize';
+import { type FindOptions, literal, type Transaction } from 'sequelize';
 import { SUM } from './rowSum';
 import { type Table } from './tables';
 
@@ -6,12 +6,16 @@ import { type Table } from './tables';
 export interface KeptRow<Row> {
   readonly row: Row;
   readonly sum: number | null;
+  /** Its place in the file, where pages of rows are read. */
+  readonly place: number;
 }
 
 export interface ReadOptions<Row> extends Pick<FindOptions<Row>, 'where' | 'order'> {
   readonly transaction?: Transaction | undefined;
   /** Only these columns, where a file of an older version does not have all. */
   readonly only?: ReadonlySet<string>;
+  /** So many at most, in the order of the file, behind a place in it. */
+  readonly page?: { readonly behind: number; readonly most: number };
 }
 
 /**
@@ -20,14 +24,18 @@ export interface ReadOptions<Row> extends Pick<FindOptions<Row>, 'where' | 'orde
  */
 export async function plainRows<Row extends object>(
   table: Table<Row>,
-  { transaction, only, ...asked }: ReadOptions<Row> = {},
+  { transaction, only, page, ...asked }: ReadOptions<Row> = {},
 ): Promise<KeptRow<Row>[]> {
   const columns = columnsOf(table).filter(({ field }) => only?.has(field) ?? true);
   const rows = (await table.unscoped().findAll({
     ...asked,
     ...(transaction && { transaction }),
     // By the names that they have in the file; what its types mean is said below.
-    attributes: columns.map(({ field }) => field),
+    attributes: [
+      ...columns.map(({ field }) => field),
+      ...(page ? [[literal('rowid'), PLACE] as [Literal, string]] : []),
+    ],
+    ...(page && { where: literal(`rowid > ${page.behind}`), order: [[literal('rowid'), 'ASC']], limit: page.most }),
     raw: true,
   })) as unknown as Record<string, unknown>[];
   return rows.map((told) => {
@@ -37,9 +45,14 @@ export async function plainRows<Row extends object>(
       if (attribute === SUM) sum = told[field] as number | null;
       else row[attribute] = read(told[field]);
     }
-    return { row: row as Row, sum };
+    return { row: row as Row, sum, place: Number(told[PLACE] ?? 0) };
   });
 }
+
+type Literal = ReturnType<typeof literal>;
+
+/** https://www.sqlite.org/lang_createtable.html#rowid */
+const PLACE = 'row_place';
 
 interface Column {
   readonly attribute: string;

@@ -3,7 +3,7 @@ import { plainRows } from './plainRows';
 import { keyOf } from './rowKey';
 import { unreadable } from './rowForms';
 import { SUM, sumOfRow } from './rowSum';
-import { type BadRow, soundRows } from './soundRows';
+import { type BadRow, soundPages } from './soundRows';
 import { type Touched } from './touchedRows';
 import { type Table, type Tables } from './tables';
 
@@ -39,11 +39,13 @@ export async function readRows(tables: Tables, transaction?: Transaction): Promi
   for (const name of Object.keys(tables) as TableName[]) {
     const table = tables[name] as Table<object>;
     const kept = new Map<string, object>();
-    for (const row of await soundRows(table, { transaction }, (each) => bad.push(each))) {
-      const key = keyOf(table, row);
-      const reason = unreadable(name, row as never);
-      if (reason === undefined) kept.set(key, row);
-      else bad.push({ table: String(table.tableName), key, reason });
+    for await (const page of soundPages(table, transaction, (each) => bad.push(each))) {
+      for (const row of page) {
+        const key = keyOf(table, row);
+        const reason = unreadable(name, row as never);
+        if (reason === undefined) kept.set(key, row);
+        else bad.push({ table: String(table.tableName), key, reason });
+      }
     }
     rows[name] = kept;
   }

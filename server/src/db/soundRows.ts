@@ -1,4 +1,4 @@
-import { type WhereOptions } from 'sequelize';
+import { type Transaction, type WhereOptions } from 'sequelize';
 import { type KeptRow, plainRows, type ReadOptions } from './plainRows';
 import { keyOf } from './rowKey';
 import { sumOfRow } from './rowSum';
@@ -20,10 +20,38 @@ export async function soundRows<Row extends object>(
   options: ReadOptions<Row>,
   onBad: OnBad = () => undefined,
 ): Promise<Row[]> {
-  const rows = await plainRows(table, options).catch(async (error: unknown) => {
+  const rows = await plainRows(table, options).catch((error: unknown) => {
     if (isOfTheFile(error)) throw error;
     return oneByOne(table, options, error, onBad);
   });
+  return soundOf(table, rows, onBad);
+}
+
+/** So many rows are held twice while they are read. */
+const PAGE = 20_000;
+
+/** The same for all rows of a table, in the order of the file, a page at a time. */
+export async function* soundPages<Row extends object>(
+  table: Table<Row>,
+  transaction: Transaction | undefined,
+  onBad: OnBad,
+): AsyncGenerator<Row[]> {
+  for (let behind = -1; ;) {
+    let rows: KeptRow<Row>[];
+    try {
+      rows = await plainRows(table, { transaction, page: { behind, most: PAGE } });
+    } catch (error) {
+      if (isOfTheFile(error)) throw error;
+      yield soundOf(table, await oneByOne(table, { transaction }, error, onBad), onBad);
+      return;
+    }
+    yield soundOf(table, rows, onBad);
+    if (rows.length < PAGE) return;
+    behind = rows.at(-1)?.place ?? behind;
+  }
+}
+
+function soundOf<Row extends object>(table: Table<Row>, rows: readonly KeptRow<Row>[], onBad: OnBad): Row[] {
   const sound: Row[] = [];
   for (const { row, sum } of rows) {
     // A file from before there were sums has none until it is brought up.
@@ -41,7 +69,7 @@ function isOfTheFile(error: unknown): boolean {
 /** One row that cannot be told as values must not hide the others. */
 async function oneByOne<Row extends object>(
   table: Table<Row>,
-  { transaction, ...asked }: ReadOptions<Row>,
+  { transaction, ...asked }: Pick<ReadOptions<Row>, 'transaction' | 'where' | 'order'>,
   why: unknown,
   onBad: OnBad,
 ): Promise<KeptRow<Row>[]> {

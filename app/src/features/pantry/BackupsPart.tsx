@@ -72,7 +72,13 @@ export function BackupsPart({ busy, onBringBack }: BackupsPartProps) {
                   {Math.max(1, Math.round(bytes / 1_024))} kB
                 </Words>
               </View>
-              {asked !== name && <SmallKey words="Bring back" onPress={() => setAsked(name)} />}
+              {asked !== name && (
+                <SmallKey
+                  words="Bring back"
+                  label={`Bring back ${format(at, 'd MMMM, h:mm aaa')}`}
+                  onPress={() => setAsked(name)}
+                />
+              )}
             </View>
             {asked === name && (
               <View role="alert" className="gap-2">

@@ -23,7 +23,9 @@ export function DeviceRow({ device, onShutOut }: { device: Device; onShutOut: ()
             {revokedAt !== null && `. Shut out ${day(revokedAt)}`}
           </Words>
         </View>
-        {revokedAt === null && !asked && <SmallKey words={`Shut out ${name}`} onPress={() => setAsked(true)} />}
+        {revokedAt === null && !asked && (
+          <SmallKey words="Shut out" label={`Shut out ${name}`} onPress={() => setAsked(true)} />
+        )}
       </View>
       {asked && revokedAt === null && (
         <View role="alert" className="gap-2">

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import * as v from 'valibot';
 import { askTo } from '@/store/api';
-import { clockTime } from '@/ui/clockWords';
 import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { RadioRow } from '@/ui/RadioRow';
@@ -36,7 +35,7 @@ export function LetInPart({ onPaired }: { onPaired: () => void }) {
         </Words>
         <Words className="text-center">
           {first ? `Or open ${open.addresses.join(' or ')} there and type it. ` : ''}
-          For one device, until {clockTime(open.until)}.
+          For one device, for five minutes.
         </Words>
         <Key
           words="Done"

@@ -3,5 +3,8 @@ import { type Role } from '@hoddle/contract/device';
 export const ROLE_WORDS: Readonly<Record<Role, { words: string; note: string }>> = {
   cook: { words: 'Cook', note: 'All the work: baskets, batches, the kitchen, the shelf.' },
   looker: { words: 'Looks only', note: 'Sees everything, changes nothing.' },
-  owner: { words: 'Owner', note: 'Also brings back backups, lets others in, strikes out what was written down.' },
+  owner: {
+    words: 'Owner',
+    note: 'Everything: also brings back backups, lets others in, strikes out what was written down.',
+  },
 };
