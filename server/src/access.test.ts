@@ -3,6 +3,7 @@ import { sendRaw } from '../bench/trust/sendRaw';
 import { ownHosts } from './access/hosts';
 import { USUAL_LIMITS } from './access/limits';
 import { Lockout } from './access/lockout';
+import { isDue } from './backup/nightly';
 import { keptOf } from './backup/prune';
 import { startServer } from './testServer';
 
@@ -157,6 +158,29 @@ test('the passphrase lets in an owner; too many wrong ones lock out, and a code 
   expect((await pairBy({ passphrase }, { 'x-forwarded-for': '198.51.100.7' })).status).toBe(429);
 });
 
+// https://expressjs.com/en/guide/behind-proxies.html: a proxy at a named address is believed, and nobody through it is at home.
+test('behind a reverse proxy with https a paired device works under the proxy’s name, with a key that is for https alone', async () => {
+  const behind = await startServer(undefined, undefined, {
+    hosts: ownHosts('127.0.0.1', ['kitchen.example']),
+    proxies: ['127.0.0.1'],
+  });
+  const { code } = (await behind.call('POST', '/pairing-codes', { role: 'cook' })).body as { code: string };
+  const through = {
+    ...json,
+    ...{ host: 'kitchen.example', origin: 'https://kitchen.example', 'sec-fetch-site': 'same-origin' },
+    ...{ 'x-forwarded-for': '203.0.113.9', 'x-forwarded-proto': 'https' },
+  };
+  const ask = (method: string, path: string, body: object, more = {}) =>
+    sendRaw(behind.address, { method, path, headers: { ...through, ...more }, body: JSON.stringify(body) });
+  expect((await ask('POST', '/picks', pick())).status).toBe(401);
+  const paired = await ask('POST', '/pair', { name: 'Phone', code });
+  expect([paired.status, String(paired.headers['set-cookie'])]).toEqual([201, expect.stringContaining('; Secure;')]);
+  const cookie = keyOf(paired);
+  expect((await ask('POST', '/picks', pick(), { cookie })).status).toBe(201);
+  expect((await ask('POST', '/picks', pick(2), { cookie, origin: 'https://evil.example' })).status).toBe(403);
+  await behind.stop();
+});
+
 test('a lock doubles with every further failure up to an hour, and a success begins anew', () => {
   const lockout = new Lockout();
   const waits = [];
@@ -188,6 +212,18 @@ test('an address that asks without end is told to wait; so is one that opens lin
   );
   expect(statuses.filter((status) => status === 429)).toHaveLength(1);
   for (const line of lines) line.abort();
+});
+
+test('a backup is due at night, at once where there is none, and when the machine wakes after a night asleep', () => {
+  const at = (day: number, hour: number) => new Date(2026, 7, day, hour, 10).getTime();
+  expect(isDue(undefined, at(29, 14))).toBe(true);
+  expect(isDue(at(28, 3), at(28, 22))).toBe(false);
+  expect([isDue(at(28, 3), at(29, 2)), isDue(at(28, 3), at(29, 3)), isDue(at(29, 3), at(29, 3) + 600_000)]).toEqual([
+    false,
+    true,
+    false,
+  ]);
+  expect(isDue(at(28, 3), at(29, 7))).toBe(true);
 });
 
 // Dates of a calendar, counted by hand.

@@ -87,6 +87,28 @@ test('a write that comes while a backup is restored waits, and is there when it 
   expect(new Set([...before, ...ticked]).size).toBe(20);
 });
 
+// The same as `npm run bench:trust` does with 1,000 writes.
+test('backups taken while eight hands write are of one moment each: all restore to the sum they say', async () => {
+  const other = await startServer();
+  let left = 80;
+  const hands = Array.from({ length: 8 }, async () => {
+    while (left-- > 0) {
+      const key = `thing ${left}`;
+      await server.call('PUT', '/shopping-ticks', { key, ticked: true });
+      if (left % 3 === 0) await server.call('PUT', '/shopping-ticks', { key, ticked: false });
+    }
+  });
+  const backups: Backup[] = [];
+  while (left > 0) backups.push((await server.call('GET', '/backup')).body as Backup);
+  await Promise.all(hands);
+  expect(new Set(backups.map(({ sha256 }) => sha256)).size).toBeGreaterThan(3);
+  for (const backup of backups) {
+    const { status, body } = await other.call('POST', '/restore', backup);
+    expect([status, body.sha256]).toEqual([200, backup.sha256]);
+  }
+  await other.stop();
+});
+
 test.each([
   ['one minute for what takes longer', (file: Backup) => (file.data.batches[0]!.processMinutes = 1), /too short/],
   ['a lot below none', (file: Backup) => (file.data.movements[0]!.jars = 99), /More jars went/],

@@ -4,7 +4,7 @@ import { type Snapshot } from './db/stateBook';
 import { gzipBehind, type Zipped, zip } from './gzipParts';
 
 /** How far the household's time is: with it a screen sets its clock, whatever else is as it was. */
-export const NOW_HEADER = 'x-hoddle-now';
+const NOW_HEADER = 'x-hoddle-now';
 
 /**
  * Answers with the whole state, or that it is as the asker knows it, or what has changed since. Text and its compressed form are

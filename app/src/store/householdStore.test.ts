@@ -20,7 +20,8 @@ const basket = (): HarvestPick => ({
 function pretendServer() {
   const kept: HarvestPick[] = [];
   const server = { kept, reachable: true, refuses: false, posts: 0 };
-  const reply = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body });
+  const headers = new Headers();
+  const reply = (status: number, body: unknown) => ({ ok: status < 400, status, headers, json: async () => body });
   globalThis.fetch = jest.fn(async (_address: string, init: { method: string; body?: string }) => {
     if (!server.reachable) throw new TypeError('network');
     if (init.method === 'GET') return reply(200, { ...EMPTY_HOUSEHOLD, picks: [...kept] });
@@ -41,6 +42,8 @@ beforeEach(() => {
     waiting: [],
     refused: undefined,
     noSignalSince: undefined,
+    tag: undefined,
+    trouble: undefined,
   });
 });
 afterEach(() => jest.useRealTimers());
@@ -105,6 +108,62 @@ test('what the server kept is there when the page is opened again, even before t
   await settle();
   // Without a database nothing is held back for it; with one it would wait there until written.
   expect(useHouseholdStore.getState()).toMatchObject({ waiting: [], settled: before, state: { picks: [pick] } });
+});
+
+/** A server whose states have a tag, and that tells changes. */
+function tellingServer(season: object) {
+  const asked: string[] = [];
+  const state = { ...EMPTY_HOUSEHOLD, now: 5, season };
+  globalThis.fetch = jest.fn(async (address: string, { headers = {} }: { headers?: Record<string, string> }) => {
+    asked.push(address);
+    const told = new Headers({ etag: 'W/"a.3"', 'x-hoddle-now': '7' });
+    const isKnown = headers['if-none-match'] === '"a.3"';
+    return { ok: !isKnown, status: isKnown ? 304 : 200, headers: told, json: async () => state };
+  }) as never;
+  return asked;
+}
+
+const change = (from: number, revision: number, more: object = {}) => ({
+  ...{ epoch: 'a', from, revision },
+  rows: { picks: { put: [{ row: { ...basket(), id: `p${revision}` }, after: null }], gone: [] } },
+  ...more,
+});
+
+test('what the server tells by itself is taken without asking; a gap, another file or one told twice is not', async () => {
+  const asked = tellingServer(EMPTY_HOUSEHOLD.season);
+  const { hear, sync } = useHouseholdStore.getState();
+  useHouseholdStore.setState({ server: undefined, state: undefined, tag: undefined });
+  await sync();
+  expect(useHouseholdStore.getState().tag).toEqual({ epoch: 'a', revision: 3 });
+  hear(change(3, 4));
+  hear(change(3, 4));
+  hear(change(4, 6));
+  expect(useHouseholdStore.getState().state?.picks.map(({ id }) => id)).toEqual(['p6', 'p4']);
+  expect(asked).toEqual(['/api/state']);
+  hear(change(7, 8));
+  hear(change(6, 7, { epoch: 'b' }));
+  await settle();
+  expect(useHouseholdStore.getState().state?.picks.map(({ id }) => id)).toEqual(['p6', 'p4']);
+  // Only what changed since is asked for.
+  expect(asked.slice(1).every((address) => address === '/api/state?since=a.6')).toBe(true);
+  expect(asked.length).toBeGreaterThan(1);
+});
+
+test('a server that says why it keeps nothing is not taken for one that is away: the reason is shown', async () => {
+  const { enter } = useHouseholdStore.getState();
+  const body = { error: { code: 'file-full', message: 'The disk is full. Nothing was saved.' } };
+  globalThis.fetch = jest.fn(async () => ({
+    ok: false,
+    status: 503,
+    headers: new Headers(),
+    json: async () => body,
+  })) as never;
+  enter({ kind: 'pick', pick: basket() });
+  await settle();
+  expect(useHouseholdStore.getState()).toMatchObject({
+    trouble: body.error.message,
+    waiting: [{ write: { kind: 'pick' } }],
+  });
 });
 
 test('what the server tells again unchanged stays the same object: nothing is worked out anew from it', async () => {

@@ -3,7 +3,8 @@ import { dirname } from 'node:path';
 import { Mutex } from 'async-mutex';
 import { QueryTypes, Sequelize, Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
-import { beforeName, newestBackup } from '../backup/backupNames';
+import { beforeName, copiesIn, newestBackup } from '../backup/backupNames';
+import { pruneCopies } from '../backup/prune';
 import { type Clock, systemClock } from '../clock';
 import { requestContext } from '../requestContext';
 import { checkFile, UnusableFile } from './checkFile';
@@ -278,7 +279,10 @@ async function holdSound(sequelize: Sequelize, file: string, backups: string): P
 async function bringUp(sequelize: Sequelize, tables: Tables, backups: string): Promise<void> {
   const had = await migrationsOf(sequelize);
   if (had.length === MIGRATIONS.length) return;
-  if (had.length > 0) await copyWhole(sequelize, beforeName(backups, 'upgrade', Date.now()));
+  if (had.length > 0) {
+    await copyWhole(sequelize, beforeName(backups, 'upgrade', Date.now()));
+    pruneCopies(backups, copiesIn(backups, 'upgrade'));
+  }
   await migrate(sequelize, {
     before: () => badKeys(sequelize, tables),
     after: (bad) => sealAll(sequelize, tables, bad),

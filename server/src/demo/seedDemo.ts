@@ -18,7 +18,8 @@ if (flags.includes('--fresh')) {
   for (const part of ['', '-wal', '-shm']) rmSync(path + part, { force: true });
 }
 
-const db = await openDatabase(path);
+// A demo that was thrown away may begin anew.
+const db = await openDatabase(path, { anew: true });
 const { tables } = db;
 const isNew = (await tables.picks.count()) === 0 && (await tables.lots.count()) === 0;
 if (isNew) {
