@@ -5,6 +5,7 @@ import { USUAL_LIMITS } from './access/limits';
 import { Lockout } from './access/lockout';
 import { isDue } from './backup/nightly';
 import { keptOf } from './backup/prune';
+import { createLog } from './log';
 import { startServer } from './testServer';
 
 let server: Awaited<ReturnType<typeof startServer>>;
@@ -179,6 +180,33 @@ test('behind a reverse proxy with https a paired device works under the proxy’
   expect((await ask('POST', '/picks', pick(), { cookie })).status).toBe(201);
   expect((await ask('POST', '/picks', pick(2), { cookie, origin: 'https://evil.example' })).status).toBe(403);
   await behind.stop();
+});
+
+test('neither a key nor a passphrase is ever written into the log, at any level; a refusal is, with the request’s id', async () => {
+  let log = '';
+  const loud = await startServer(undefined, undefined, {
+    log: createLog('trace', { write: (line) => void (log += line) }),
+  });
+  const { code } = (await loud.call('POST', '/pairing-codes', { role: 'cook' })).body as { code: string };
+  const passphrase = 'three damsons in a blue bowl';
+  const ask = (path: string, body: object | undefined, more = {}) => {
+    const method = body ? 'POST' : 'GET';
+    return sendRaw(loud.address, {
+      method,
+      path,
+      headers: { ...json, ...AWAY, ...more },
+      ...(body && { body: JSON.stringify(body) }),
+    });
+  };
+  await ask('/pair', { name: 'Phone', passphrase });
+  const paired = await ask('/pair', { name: 'Phone', code });
+  const cookie = keyOf(paired);
+  const refused = await ask('/devices', undefined, { cookie });
+  expect(refused.status).toBe(403);
+  expect(log).toContain(String(refused.headers['x-request-id']));
+  expect(log).toContain('"code":"role"');
+  for (const secret of [code, passphrase, cookie.split('.')[1] ?? '-']) expect(log).not.toContain(secret);
+  await loud.stop();
 });
 
 test('a lock doubles with every further failure up to an hour, and a success begins anew', () => {

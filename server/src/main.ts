@@ -2,7 +2,6 @@ import { createServer as createHttp, type Server } from 'node:http';
 import { createServer as createHttps } from 'node:https';
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import pino from 'pino';
 import { inUrl, isLoopbackHost, ownHosts, reachableAt } from './access/hosts';
 import { NO_LIMITS } from './access/limits';
 import { Pairing } from './access/pairing';
@@ -11,6 +10,7 @@ import { Changes } from './changes';
 import { systemClock } from './clock';
 import { UnusableFile } from './db/checkFile';
 import { backupsOf, openDatabase } from './db/openDatabase';
+import { createLog } from './log';
 import { createServer } from './server';
 import { localCertificate, type Served } from './tls/authority';
 import { schedulePool } from './workers/schedulePool';
@@ -22,8 +22,7 @@ const file = resolve(process.env.HODDLE_DB ?? 'data/hoddle.sqlite');
 const backupFolder = resolve(process.env.HODDLE_BACKUPS ?? backupsOf(file));
 const proxies = listed(process.env.HODDLE_PROXIES);
 const appFolder = resolve(import.meta.dirname, '../../app/dist');
-// On the error stream: the output keeps to its one line.
-const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
+const log = createLog(process.env.LOG_LEVEL ?? 'warn');
 
 // What is written here is the household's alone.
 process.umask(0o077);

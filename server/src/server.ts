@@ -84,7 +84,7 @@ export function createServer(parts: ServerParts): Express {
   const server = express();
   server.disable('x-powered-by');
   server.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
-  server.use(pinoHttp({ logger: log, useLevel: 'debug', genReqId: () => randomUUID(), redact: REDACTED }));
+  server.use(pinoHttp({ logger: log, useLevel: 'debug', genReqId: () => randomUUID() }));
   server.use((req, res, next) => {
     const screen = req
       .get('x-screen')
@@ -107,9 +107,6 @@ export function createServer(parts: ServerParts): Express {
   server.use(errorHandler(log));
   return server;
 }
-
-/** Keys and passphrases are never written down. */
-const REDACTED = ['req.headers.cookie', 'req.headers.authorization', 'res.headers["set-cookie"]'];
 
 const json = (limit: string) => express.json({ limit, strict: false });
 

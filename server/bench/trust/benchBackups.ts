@@ -1,3 +1,4 @@
+import { aPick } from './aPick';
 import { Chance } from './chance';
 import { closedDemoFile, newFolder } from './demoFile';
 import { join } from 'node:path';
@@ -19,15 +20,7 @@ export async function benchBackups(): Promise<boolean> {
   const hands = Array.from({ length: HANDS }, async () => {
     while (left-- > 0) {
       const id = chance.id();
-      await server.call('POST', '/picks', {
-        id,
-        crop: 'damson',
-        massKg: 2,
-        softKg: 0,
-        place: 'cool',
-        pickedAt: Date.now() - 60_000,
-        told: '2 kg',
-      });
+      await server.call('POST', '/picks', aPick(id));
       const change = {
         id: chance.id(),
         pickId: id,

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { twentyYears } from '../twentyYears';
+import { aPick } from './aPick';
 import { Chance } from './chance';
 import { closedDemoFile, newFolder } from './demoFile';
 import { say, SEED } from './report';
@@ -45,15 +46,7 @@ async function loaded(what: string, server: ServerProcess): Promise<boolean> {
   };
   const writer = async () => {
     while (performance.now() < until) {
-      const pick = {
-        id: chance.id(),
-        crop: 'damson',
-        massKg: 2,
-        softKg: 0,
-        place: 'cool',
-        pickedAt: Date.now() - 60_000,
-        told: '2 kg',
-      };
+      const pick = aPick(chance.id());
       const { status } = await server.call('POST', '/picks', pick);
       if (status !== 201) errors += 1;
       await new Promise((over) => setTimeout(over, 1_000));

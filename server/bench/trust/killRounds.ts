@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { MIGRATIONS } from '../../src/db/migrations';
 import { fileOfVersion } from '../../src/db/oldFile';
+import { aPick } from './aPick';
 import { type Chance } from './chance';
 import { closedDemoFile, newFolder } from './demoFile';
 import { afterMs, ServerProcess } from './serverProcess';
@@ -27,15 +28,7 @@ export async function killedWhileWriting(rounds: number, chance: Chance): Promis
     const hands = Array.from({ length: WRITERS }, async () => {
       while (goOn) {
         const id = chance.id();
-        const pick = {
-          id,
-          crop: 'damson',
-          massKg: 2,
-          softKg: 0,
-          place: 'cool',
-          pickedAt: Date.now() - 60_000,
-          told: '2 kg',
-        };
+        const pick = aPick(id);
         const reply = await server.call('POST', '/picks', pick).catch(() => undefined);
         if (reply?.status === 201) acknowledged.add(id);
         else if (reply) faults.push(`round ${round}: a write answered ${reply.status}`);
@@ -103,9 +96,7 @@ export async function killedWhileRestoring(rounds: number, chance: Chance): Prom
   const server = new ServerProcess(file);
   await server.start();
   const demo = (await server.call('GET', '/backup')).text;
-  await server.call('POST', '/picks', {
-    ...{ id: chance.id(), crop: 'damson', massKg: 2, softKg: 0, place: 'cool', pickedAt: Date.now(), told: '2 kg' },
-  });
+  await server.call('POST', '/picks', aPick(chance.id()));
   const other = (await server.call('GET', '/backup')).text;
   await server.stop();
   const sums = new Set([demoSum, (JSON.parse(other) as { sha256: string }).sha256]);

@@ -1,4 +1,4 @@
-import { rmSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { backupsIn, type NamedFile } from './backupNames';
 
@@ -39,6 +39,14 @@ export function pruneBackups(folder: string): void {
   const backups = backupsIn(folder);
   const kept = keptOf(backups);
   for (const { name } of backups) if (!kept.has(name)) rmSync(join(folder, name), { force: true });
+}
+
+/** Takes away what a killed process left half written. Only who holds the file may: nobody else writes there then. */
+export function clearParts(folder: string): void {
+  if (!existsSync(folder)) return;
+  for (const name of readdirSync(folder)) {
+    if (/^(hoddle|before)-.*\.part(-journal)?$/.test(name)) rmSync(join(folder, name), { force: true });
+  }
 }
 
 /** @param copies the newest first */

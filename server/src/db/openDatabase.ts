@@ -4,7 +4,7 @@ import { Mutex } from 'async-mutex';
 import { QueryTypes, Sequelize, Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { beforeName, copiesIn, newestBackup } from '../backup/backupNames';
-import { pruneCopies } from '../backup/prune';
+import { clearParts, pruneCopies } from '../backup/prune';
 import { type Clock, systemClock } from '../clock';
 import { requestContext } from '../requestContext';
 import { checkFile, UnusableFile } from './checkFile';
@@ -96,6 +96,7 @@ export async function openDatabase(
   const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
   try {
     if (!anew) holdThere(file, backups);
+    clearParts(backups);
     const lost = commitsLost(file);
     await holdOurs(file);
     const tables = defineTables(sequelize);
@@ -181,6 +182,8 @@ async function openBooks(sequelize: Sequelize, { file, tables, own, clock, lock,
     copyTo: (other) => copyWhole(sequelize, other),
     write: (work) =>
       alone(async () => {
+        // What is damaged as a whole gets worse with every write.
+        if (fileState === 'damaged') throw notKept('damaged');
         const by = requestContext.getStore()?.screen;
         const { done, next } = await sequelize.transaction(immediate, async (transaction) => {
           const result = await work(transaction);
