@@ -238,6 +238,34 @@ test('a backup is taken from the Files screen, jars are taken, and it is brought
   expect(await sum()).toBe(before);
 });
 
+test('a digit that changed on the disk: every screen says so, the altitude counts as not set, and the backup brings it back', async ({
+  page,
+}) => {
+  server = await RealServer.start({ demo: true });
+  await server.call('POST', '/backups', {});
+  await server.stop();
+  const { Sequelize } = await import('sequelize');
+  const file = new Sequelize({ dialect: 'sqlite', storage: server.file, logging: false });
+  await file.query('UPDATE households SET altitude_ft = 342');
+  await file.close();
+  await server.start();
+  const hands = kitchenHands(page, server.address);
+  await hands.goto('/bench');
+  await expect(page.getByText('Part of the household’s file is damaged')).toBeVisible();
+  await expect(page.getByText('Altitude?', { exact: true }).first()).toBeVisible();
+  await hands.press('Look');
+  await expect(page.getByText(/1 thing in the household’s file changed on the disk and is left out/)).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Bring back/ })
+    .first()
+    .click();
+  await hands.press('Bring it back');
+  await expect(page.getByText(/^Restored: /)).toBeVisible();
+  await hands.goto('/bench');
+  await expect(page.getByText('3,420 ft')).toBeVisible();
+  await expect(page.getByText('Part of the household’s file is damaged')).toBeHidden();
+});
+
 // The same as `npm run bench:trust` does with 200 rounds.
 test('killed while it writes, upgrades and restores, it loses nothing, doubles nothing and locks nobody out', async () => {
   server = await RealServer.start();

@@ -6,6 +6,13 @@ import { gzipBehind, type Zipped, zip } from './gzipParts';
 /** How far the household's time is: with it a screen sets its clock, whatever else is as it was. */
 const NOW_HEADER = 'x-hoddle-now';
 
+/** That something in the file is damaged or lost: every screen says so, Files says what. */
+const DAMAGE_HEADER = 'x-hoddle-damage';
+
+function isDamaged({ setAside, commitsLost, health }: Database): boolean {
+  return setAside.length > 0 || commitsLost > 0 || health().file === 'damaged' || health().file === 'gone';
+}
+
 /**
  * Answers with the whole state, or that it is as the asker knows it, or what has changed since. Text and its compressed form are
  * made once for each state, however many ask.
@@ -22,6 +29,7 @@ export class StateReply {
     const told = state.told;
     const now = state.now();
     res.set({ [NOW_HEADER]: String(now), 'cache-control': 'private, no-cache', vary: 'Accept-Encoding' });
+    if (isDamaged(this.db)) res.set(DAMAGE_HEADER, 'yes');
     res.set('etag', `"${tagOf(told)}"`);
     if (isKnown(req, told)) return void res.status(304).end();
     const missed = changesSince(this.db, req.query.since);

@@ -46,6 +46,8 @@ export interface Fetched {
   readonly state: HouseholdState;
   readonly tag: StateTag | undefined;
   readonly clock: ClockSample;
+  /** Something in the household's file is damaged or gone. */
+  readonly isDamaged: boolean;
 }
 
 /** What is known here already. */
@@ -72,14 +74,15 @@ export async function fetchState(known?: Known): Promise<Fetched | undefined> {
   const told: unknown = reply.status === 304 ? undefined : await reply.json().catch(() => undefined);
   const now = Number(reply.headers.get(NOW_HEADER) ?? (told as { now?: number } | undefined)?.now);
   const clock = sampleOf(now, askedAt, answeredAt);
-  if (known && reply.status === 304) return { ...known, clock };
+  const isDamaged = reply.headers.has('x-hoddle-damage');
+  if (known && reply.status === 304) return { ...known, clock, isDamaged };
   const changes = known && v.safeParse(StateChanges, told);
   if (known && changes?.success) {
     const state = changes.output.changes.reduce((sofar, change) => withChange(sofar, change), known.state);
-    return { state, tag: tagIn(reply), clock };
+    return { state, tag: tagIn(reply), clock, isDamaged };
   }
   const state = v.safeParse(HouseholdState, told);
-  return state.success ? { state: state.output, tag: tagIn(reply), clock } : undefined;
+  return state.success ? { state: state.output, tag: tagIn(reply), clock, isDamaged } : undefined;
 }
 
 /** The exact time of the household beside a state that may be kept longer. */

@@ -34,6 +34,8 @@ interface HouseholdStore {
   noSignalSince: number | undefined;
   /** Why the server keeps nothing, where it is there and said so. */
   trouble: string | undefined;
+  /** Something in the household's file is damaged or gone: Files says what. */
+  isDamaged: boolean;
   /** How far the household's time is ahead of this device's clock: measured against the server, kept for when it is away. */
   aheadMs: number | undefined;
   /** The device's clock was set while the page was looked at: the household's time goes on as if it had not been. */
@@ -119,6 +121,7 @@ export const useHouseholdStore = create<HouseholdStore>()(
       refused: undefined,
       noSignalSince: undefined,
       trouble: undefined,
+      isDamaged: false,
       aheadMs: undefined,
       clockJumped: (byMs) => {
         set({ aheadMs: (get().aheadMs ?? 0) - byMs });
@@ -228,7 +231,7 @@ async function run(get: Get, set: Set): Promise<void> {
   const aheadMs = steadyAhead(fetched.clock, server.demoOffsetMs, get().aheadMs);
   const isSame = server === get().server;
   const newest = isOlder ? get().tag : fetched.tag;
-  const signal = { aheadMs, noSignalSince: undefined, trouble: undefined, tag: newest };
+  const signal = { aheadMs, noSignalSince: undefined, trouble: undefined, tag: newest, isDamaged: fetched.isDamaged };
   set(isSame ? signal : { ...signal, server, state: laidOver(server, get().waiting) });
   if (!isSame) keepServer(server);
 }

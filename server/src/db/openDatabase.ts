@@ -148,6 +148,7 @@ async function openBooks(sequelize: Sequelize, { file, tables, own, clock, lock,
   const inode = statSync(file).ino;
   let fileState: FileState = 'ok';
   let waiting = 0;
+  let lostNow = lost;
 
   /** One at a time, with the state of the file known before and after. */
   const alone = <T>(work: () => Promise<T>): Promise<T> => {
@@ -174,7 +175,10 @@ async function openBooks(sequelize: Sequelize, { file, tables, own, clock, lock,
   const countWrite = (transaction: Transaction) => own.writes.increment('writes', { where: { id: 1 }, transaction });
 
   return {
-    ...{ file, tables, own, state, pantry, recipes, commitsLost: lost },
+    ...{ file, tables, own, state, pantry, recipes },
+    get commitsLost() {
+      return lostNow;
+    },
     get setAside() {
       return setAside;
     },
@@ -211,6 +215,7 @@ async function openBooks(sequelize: Sequelize, { file, tables, own, clock, lock,
         recipes.lay();
         pantry.load(read.rows);
         setAside = read.bad;
+        lostNow = 0;
         state.replace(read.rows);
       }),
     writesKept: async () => (await own.writes.findByPk(1))?.get('writes') as number,

@@ -113,7 +113,9 @@ function Damage({ health: { setAside, writesLost, file } }: { health: Health }) 
   const found = [
     ...(setAside > 0
       ? [
-          `${setAside} ${setAside === 1 ? 'thing' : 'things'} in the household’s file changed on the disk and are left out`,
+          setAside === 1
+            ? '1 thing in the household’s file changed on the disk and is left out'
+            : `${setAside} things in the household’s file changed on the disk and are left out`,
         ]
       : []),
     ...(writesLost > 0 ? [`the last ${writesLost} writes before the start may be missing`] : []),

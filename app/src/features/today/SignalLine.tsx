@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { usePathname, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { deviceIsWrongBy } from '@/store/householdClock';
 import { useHouseholdStore } from '@/store/householdStore';
@@ -9,7 +10,10 @@ import { Words } from '@/ui/Words';
 
 /** Says when there is no signal, what waits to be sent, and what the server would not take. Nothing when all is well. */
 export function SignalLine() {
-  const { waiting, noSignalSince, refused, sync, forgetRefused, aheadMs, state, trouble } = useHouseholdStore();
+  const { waiting, noSignalSince, refused, sync, forgetRefused, aheadMs, state, trouble, isDamaged } =
+    useHouseholdStore();
+  const router = useRouter();
+  const path = usePathname();
   const [told, setTold] = useState(false);
   const wrongMs = aheadMs === undefined || told ? undefined : deviceIsWrongBy(aheadMs, state?.demoOffsetMs ?? null);
   if (refused) {
@@ -29,6 +33,16 @@ export function SignalLine() {
         note="The kitchen goes by the server’s clock, so every time shown here is right."
         keyWords="Understood"
         onPress={() => setTold(true)}
+      />
+    );
+  }
+  if (noSignalSince === undefined && isDamaged && path !== '/shelf/files') {
+    return (
+      <Strip
+        words="Part of the household’s file is damaged"
+        note="What can be read is shown, the rest is left out. There is a backup to bring back."
+        keyWords="Look"
+        onPress={() => router.navigate('/shelf/files')}
       />
     );
   }
