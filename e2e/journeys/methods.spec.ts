@@ -20,10 +20,10 @@ async function addCanner(page: Page, hands: ReturnType<typeof kitchenHands>, nam
 
 // USDA Complete Guide to Home Canning, 2015, guide 4, snap beans: pints 20 min, weighted gauge at 15 psi above 1,000 ft.
 test('green beans under pressure: planned, vented, held at 15 psi, and down by themselves', async ({ page }) => {
+  await giveDemoClock(server);
   const watch = watchPage(page);
   const hands = kitchenHands(page, server.address);
   await hands.setUpKitchen('3420');
-  await giveDemoClock(server);
   await atEight(server);
   await hands.pick('Pole beans', '9');
   const make = '/plan/make?crop=bean-snap&product=snap-beans&jar=pint';
@@ -98,10 +98,10 @@ test('plums go in boiling water or steam, as the cook chooses; steam is not offe
 });
 
 test('three odd pints go in with another load at its longer time, when the cook says so', async ({ page }) => {
+  await giveDemoClock(server);
   const watch = watchPage(page);
   const hands = kitchenHands(page, server.address);
   await hands.setUpKitchen('3420');
-  await giveDemoClock(server);
   await atEight(server);
   await hands.pick('Paste tomatoes', '46');
   await hands.pick('Damson plums', '19');

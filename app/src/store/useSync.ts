@@ -37,14 +37,17 @@ export function useSync(): void {
     const timer = setInterval(() => document.visibilityState === 'visible' && sync(), ASK_MS);
     const stopWatching = watchClock((byMs) => useHouseholdStore.getState().clockJumped(byMs));
     document.addEventListener('visibilitychange', look);
-    window.addEventListener('online', sync);
+    // A line that was open when the network went is dead: it is opened anew as soon as there is one.
+    window.addEventListener('offline', hangUp);
+    window.addEventListener('online', look);
     return () => {
       clearInterval(timer);
       stopWatching();
       stopReporting();
       hangUp();
       document.removeEventListener('visibilitychange', look);
-      window.removeEventListener('online', sync);
+      window.removeEventListener('offline', hangUp);
+      window.removeEventListener('online', look);
     };
   }, []);
 }
