@@ -87,6 +87,18 @@ test('a write that comes while a backup is restored waits, and is there when it 
   expect(new Set([...before, ...ticked]).size).toBe(20);
 });
 
+/** Without the API's document held against every answer. */
+async function quickly(of: typeof server, method: string, path: string, body?: object) {
+  const headers = { 'content-type': 'application/json' };
+  const { status, text } = await sendRaw(of.address, {
+    method,
+    path,
+    headers,
+    ...(body && { body: JSON.stringify(body) }),
+  });
+  return { status, body: JSON.parse(text) as unknown };
+}
+
 // The same as `npm run bench:trust` does with 1,000 writes.
 test('backups taken while eight hands write are of one moment each: all restore to the sum they say', async () => {
   const other = await startServer();
@@ -94,19 +106,19 @@ test('backups taken while eight hands write are of one moment each: all restore 
   const hands = Array.from({ length: 8 }, async () => {
     while (left-- > 0) {
       const key = `thing ${left}`;
-      await server.call('PUT', '/shopping-ticks', { key, ticked: true });
-      if (left % 3 === 0) await server.call('PUT', '/shopping-ticks', { key, ticked: false });
+      await quickly(server, 'PUT', '/shopping-ticks', { key, ticked: true });
+      if (left % 3 === 0) await quickly(server, 'PUT', '/shopping-ticks', { key, ticked: false });
     }
   });
   const backups: Backup[] = [];
-  while (left > 0) backups.push((await server.call('GET', '/backup')).body as Backup);
+  while (left > 0) backups.push((await quickly(server, 'GET', '/backup')).body as Backup);
   await Promise.all(hands);
   expect(new Set(backups.map(({ sha256 }) => sha256)).size).toBeGreaterThan(3);
   // A dozen of them, the whole time over.
   const step = Math.ceil(backups.length / 12);
   for (const backup of backups.filter((_, at) => at % step === 0)) {
-    const { status, body } = await other.call('POST', '/restore', backup);
-    expect([status, body.sha256]).toEqual([200, backup.sha256]);
+    const { status, body } = await quickly(other, 'POST', '/restore', backup);
+    expect([status, (body as Backup).sha256]).toEqual([200, backup.sha256]);
   }
   await other.stop();
 });
