@@ -61,6 +61,7 @@ export function ensureBuild() {
     'app/metro.config.js',
     'app/tailwind.config.js',
     'server/build.mjs',
+    'scripts/packagesOutside.mjs',
   ];
   const made = digest([...sources.sort(), ...setup, 'package-lock.json']);
   if (existsSync('app/dist/index.html') && existsSync(stamp) && readFileSync(stamp, 'utf8') === made) return;

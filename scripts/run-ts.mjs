@@ -3,6 +3,7 @@ import { build } from 'esbuild';
 import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { packagesOutside } from './packagesOutside.mjs';
 
 const [file] = process.argv.slice(2);
 if (!file) throw new RangeError('usage: run-ts.mjs FILE');
@@ -11,17 +12,6 @@ const outfile = resolve('node_modules/.hoddle', file.replace(/\W+/g, '-') + '.mj
 mkdirSync(resolve('node_modules/.hoddle'), { recursive: true });
 await build({
   ...{ entryPoints: [file], outfile, bundle: true, platform: 'node', format: 'esm' },
-  plugins: [
-    {
-      // Packages stay what they are; our own rooms are TypeScript and are bundled in.
-      name: 'packages-stay-outside',
-      setup({ onResolve }) {
-        onResolve({ filter: /^[^./]/ }, ({ path, kind }) => {
-          if (kind === 'entry-point' || path.startsWith('@hoddle/')) return undefined;
-          return { path, external: true };
-        });
-      },
-    },
-  ],
+  plugins: [packagesOutside],
 });
 await import(pathToFileURL(outfile));

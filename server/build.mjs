@@ -1,4 +1,5 @@
 import { build } from 'esbuild';
+import { packagesOutside } from '../scripts/packagesOutside.mjs';
 
 await build({
   entryPoints: [
@@ -12,16 +13,5 @@ await build({
   format: 'esm',
   target: 'node20',
   sourcemap: true,
-  // npm packages stay what they are; our own rooms are TypeScript and are bundled in.
-  plugins: [
-    {
-      name: 'packages-stay-outside',
-      setup({ onResolve }) {
-        onResolve({ filter: /^[^./]/ }, ({ path, kind }) => {
-          if (kind === 'entry-point' || path.startsWith('@hoddle/')) return undefined;
-          return { path, external: true };
-        });
-      },
-    },
-  ],
+  plugins: [packagesOutside],
 });

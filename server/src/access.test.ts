@@ -12,7 +12,7 @@ let server: Awaited<ReturnType<typeof startServer>>;
 let base: string;
 /** Listens to the whole loopback net, so that another machine can be played from 127.0.0.2. */
 beforeEach(async () => {
-  server = await startServer(undefined, undefined, { hosts: ownHosts('127.0.0.1', ['kitchen.example']) });
+  server = await startServer(undefined, undefined, { hosts: () => ownHosts('127.0.0.1', ['kitchen.example']) });
   base = server.address;
 });
 afterEach(() => server.stop());
@@ -162,7 +162,7 @@ test('the passphrase lets in an owner; too many wrong ones lock out, and a code 
 // https://expressjs.com/en/guide/behind-proxies.html: a proxy at a named address is believed, and nobody through it is at home.
 test('behind a reverse proxy with https a paired device works under the proxy’s name, with a key that is for https alone', async () => {
   const behind = await startServer(undefined, undefined, {
-    hosts: ownHosts('127.0.0.1', ['kitchen.example']),
+    hosts: () => ownHosts('127.0.0.1', ['kitchen.example']),
     proxies: ['127.0.0.1'],
   });
   const { code } = (await behind.call('POST', '/pairing-codes', { role: 'cook' })).body as { code: string };

@@ -1,5 +1,5 @@
 import { createServer as createHttp, type Server } from 'node:http';
-import { createServer as createHttps } from 'node:https';
+import { createServer as createHttps, Server as HttpsServer } from 'node:https';
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { inUrl, isLoopbackHost, ownHosts, reachableAt } from './access/hosts';
@@ -70,7 +70,7 @@ if (!isLoopbackHost(host) && !pairing.hasPassphrase) {
   );
 }
 
-const hosts = ownHosts(host, listed(process.env.HODDLE_HOSTS));
+let hosts = ownHosts(host, listed(process.env.HODDLE_HOSTS));
 const served = await certificate(process.env.HODDLE_TLS).catch((error: unknown) =>
   giveUp(`HODDLE_TLS: ${String(error)}`),
 );
@@ -88,11 +88,13 @@ const searches = schedulePool(resolve(import.meta.dirname, 'scheduleAnswer.js'))
 const seasons = seasonPool(resolve(import.meta.dirname, 'seasonAnswer.js'));
 const changes = new Changes((tell) => db.state.listen(tell));
 const backups = nightlyBackups(db, backupFolder, log);
+let shown = served.cert;
 const scheme = served.key === undefined ? 'http' : 'https';
 let boundPort = port;
 
 const app = createServer({
-  ...{ db, clock: systemClock, log, changes, appFolder, backups, pairing, hosts, proxies },
+  ...{ db, clock: systemClock, log, changes, appFolder, backups, pairing, proxies },
+  hosts: () => hosts,
   ...(served.authority && { authority: served.authority }),
   ...(process.env.HODDLE_LIMITS === 'off' && isLoopbackHost(host) && { limits: NO_LIMITS }),
   addresses: () => reachableAt(host).map((address) => `${scheme}://${inUrl(address)}:${boundPort}`),
@@ -100,16 +102,19 @@ const app = createServer({
   planSeasons: seasons.plan,
 });
 
-const server: Server = (
-  served.key === undefined ? createHttp(app) : createHttps({ key: served.key, cert: served.cert }, app)
-).listen(port, host);
+const newServer = (): Server =>
+  served.key === undefined ? createHttp(app) : createHttps({ key: served.key, cert: served.cert }, app);
+const server = newServer().listen(port, host);
+const servers = [server];
 
 server.once('listening', () => {
   const address = server.address();
   boundPort = typeof address === 'object' && address ? address.port : port;
-  const home = `${scheme}://${inUrl(host)}:${boundPort}`;
+  // This machine itself, and the commands beside the server, come in by the loopback whatever else is listened on.
+  const isAtHome = isLoopbackHost(host) || host === '0.0.0.0' || host === '::';
+  if (!isAtHome) servers.push(newServer().listen(boundPort, '127.0.0.1'));
   db.tellAddress(`${scheme}://127.0.0.1:${boundPort}`);
-  process.stdout.write(`Hoddle is at ${home}\n`);
+  process.stdout.write(`Hoddle is at ${scheme}://${inUrl(host)}:${boundPort}\n`);
 });
 
 server.once('error', (error: NodeJS.ErrnoException) => {
@@ -117,15 +122,31 @@ server.once('error', (error: NodeJS.ErrnoException) => {
   giveUp(`Cannot listen on ${host}:${port}: ${error.message}`);
 });
 
+/** The home's network gives the machine another address now and then, and a certificate runs out: both are looked after. */
+const LOOK_MS = 60_000;
+
+const looking = setInterval(() => {
+  hosts = ownHosts(host, listed(process.env.HODDLE_HOSTS));
+  if (!served.authority) return;
+  certificate(process.env.HODDLE_TLS)
+    .then(({ key, cert }) => {
+      if (cert === shown) return;
+      shown = cert;
+      for (const each of servers) if (each instanceof HttpsServer) each.setSecureContext({ key, cert });
+    })
+    .catch((error: unknown) => log.error({ err: error }, 'the certificate was not renewed'));
+}, LOOK_MS);
+looking.unref();
+
 /** What is under way is answered first; a browser's spare connection, open without a request, is not waited for. */
 const GRACE_MS = 2_000;
 
 async function stop(): Promise<void> {
   changes.close();
   backups.stop();
-  server.closeIdleConnections();
-  setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
-  await new Promise((closed) => server.close(closed));
+  for (const each of servers) each.closeIdleConnections();
+  setTimeout(() => servers.forEach((each) => each.closeAllConnections()), GRACE_MS).unref();
+  await Promise.all(servers.map((each) => new Promise((closed) => each.close(closed))));
   await Promise.all([searches.close(), seasons.close()]);
   await db.close();
   process.exit(0);

@@ -67,8 +67,8 @@ export interface ServerParts {
   readonly pairing: Pairing;
   /** Folder of the exported app; the API works without it. */
   readonly appFolder: string;
-  /** Names it is asked by; see `ownHosts`. */
-  readonly hosts: ReadonlySet<string>;
+  /** Names it is asked by now; see `ownHosts`. */
+  readonly hosts: () => ReadonlySet<string>;
   /** Where other devices reach it, as they type it. */
   readonly addresses: () => readonly string[];
   /** Addresses of reverse proxies whose word on who asks is believed. */

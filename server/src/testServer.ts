@@ -49,7 +49,7 @@ export async function startServer(
   const pairing = await Pairing.of(db);
   const parts: ServerParts = {
     ...{ db, clock, log, schedule, planSeasons, changes, backups, pairing, appFolder: join(tmpdir(), 'no-app-here') },
-    ...{ hosts: ownHosts('127.0.0.1'), addresses: () => [], limits: NO_LIMITS, ...more },
+    ...{ hosts: () => ownHosts('127.0.0.1'), addresses: () => [], limits: NO_LIMITS, ...more },
   };
   const express = createServer(parts);
   const server = express.listen(0, '127.0.0.1');

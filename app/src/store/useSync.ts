@@ -20,6 +20,8 @@ export function useSync(): void {
     const listen = () => {
       if (line || typeof EventSource === 'undefined') return;
       line = new EventSource('/api/changes');
+      // Refused for good (too many lines, shut out): the next look opens another one.
+      line.onerror = () => line?.readyState === EventSource.CLOSED && hangUp();
       line.onmessage = ({ data }: MessageEvent<string>) => {
         const change = data === 'here' ? undefined : v.safeParse(StateChange, JSON.parse(data));
         if (change?.success) useHouseholdStore.getState().hear(change.output);
@@ -34,7 +36,7 @@ export function useSync(): void {
     };
     look();
     const stopReporting = reportUncaught();
-    const timer = setInterval(() => document.visibilityState === 'visible' && sync(), ASK_MS);
+    const timer = setInterval(() => document.visibilityState === 'visible' && look(), ASK_MS);
     const stopWatching = watchClock((byMs) => useHouseholdStore.getState().clockJumped(byMs));
     document.addEventListener('visibilitychange', look);
     // A line that was open when the network went is dead: it is opened anew as soon as there is one.

@@ -24,3 +24,41 @@ export interface Operation {
   /** Statuses of the API's errors that it may answer with. */
   readonly errors: readonly number[];
 }
+
+/** A write the client made the id for: 201 when it is new, 200 when it was there already. */
+export function keptOnce(
+  path: string,
+  summary: string,
+  body: AnySchema,
+  example: unknown,
+  errors: number[],
+): Operation {
+  return {
+    method: 'post',
+    path,
+    summary,
+    body,
+    bodyExample: example,
+    replies: { 200: body, 201: body },
+    replyExample: example,
+    errors: [400, 409, ...errors],
+  };
+}
+
+/** A write of a thing under its own id, as often as it is mended. */
+export function kept(path: string, summary: string, body: AnySchema, example: unknown, errors: number[]): Operation {
+  return {
+    method: 'put',
+    path,
+    summary,
+    body,
+    bodyExample: example,
+    replies: { 200: body },
+    replyExample: example,
+    errors: [400, ...errors],
+  };
+}
+
+export function struckOut(path: string, summary: string, errors: number[] = [], least?: Operation['least']): Operation {
+  return { method: 'delete', path, summary, replies: { 204: null }, errors: [400, ...errors], ...(least && { least }) };
+}

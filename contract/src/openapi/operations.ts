@@ -18,9 +18,6 @@ import { GardenLookSchema, PlantingSchema } from '../garden';
 import { Household } from '../household';
 import { HouseholdSourceSchema } from '../householdSource';
 import { HouseholdState } from '../householdState';
-import { BackupFile, BackupsReply, RestoreReply } from '../backup';
-import { ClientErrorSchema } from '../clientError';
-import { Device, DevicesReply, Me, PairingCode, PairingCodeRequest, PairRequest, PassphraseRequest } from '../device';
 import { Health } from '../health';
 import { StateChanges } from '../stateChange';
 import { ExportQuery } from '../exportQuery';
@@ -40,39 +37,8 @@ import { RecipeForReply, RecipeForRequest, RecipeReply, RecipesQuery, RecipesRep
 import { ScheduleReply, ScheduleRequest } from '../schedule';
 import { DaysGivenSchema, KeptPlanSchema, SeasonPlanReply, SeasonPlanRequest, ShoppingTickSchema } from '../season';
 import { EXAMPLES } from './examples';
-import { type AnySchema, type Operation } from './operation';
-
-/** A write the client made the id for: 201 when it is new, 200 when it was there already. */
-function keptOnce(path: string, summary: string, body: AnySchema, example: unknown, errors: number[]): Operation {
-  return {
-    method: 'post',
-    path,
-    summary,
-    body,
-    bodyExample: example,
-    replies: { 200: body, 201: body },
-    replyExample: example,
-    errors: [400, 409, ...errors],
-  };
-}
-
-/** A write of a thing under its own id, as often as it is mended. */
-function kept(path: string, summary: string, body: AnySchema, example: unknown, errors: number[]): Operation {
-  return {
-    method: 'put',
-    path,
-    summary,
-    body,
-    bodyExample: example,
-    replies: { 200: body },
-    replyExample: example,
-    errors: [400, ...errors],
-  };
-}
-
-function struckOut(path: string, summary: string, errors: number[] = [], least?: Operation['least']): Operation {
-  return { method: 'delete', path, summary, replies: { 204: null }, errors: [400, ...errors], ...(least && { least }) };
-}
+import { kept, keptOnce, type Operation, struckOut } from './operation';
+import { TRUST_OPERATIONS } from './trustOperations';
 
 /** Every address of the API. */
 export const OPERATIONS: readonly Operation[] = [
@@ -407,106 +373,5 @@ export const OPERATIONS: readonly Operation[] = [
     replies: { 200: null },
     errors: [400],
   },
-  {
-    method: 'get',
-    path: '/backup',
-    summary: 'Everything of the household as one file.',
-    replies: { 200: BackupFile },
-    errors: [],
-  },
-  {
-    method: 'post',
-    path: '/restore',
-    summary: 'Puts a backup in the place of all there is, which is kept beside the other backups. May be gzip.',
-    least: 'owner',
-    body: BackupFile,
-    replies: { 200: RestoreReply },
-    errors: [400, 415, 422],
-  },
-  {
-    method: 'get',
-    path: '/backups',
-    summary: 'Backups that were taken by themselves, the newest first, and what was written since.',
-    replies: { 200: BackupsReply },
-    replyExample: EXAMPLES.backups,
-    errors: [],
-  },
-  {
-    method: 'post',
-    path: '/backups',
-    summary: 'Takes a backup now, reads it back and lets the oldest go.',
-    least: 'owner',
-    replies: { 200: BackupsReply },
-    replyExample: EXAMPLES.backups,
-    errors: [],
-  },
-  {
-    method: 'post',
-    path: '/backups/{name}/restore',
-    summary: 'Puts one of them in the place of all there is.',
-    least: 'owner',
-    replies: { 200: RestoreReply },
-    errors: [404, 422],
-  },
-  {
-    method: 'get',
-    path: '/me',
-    summary: 'Who asks, and what that device may do.',
-    replies: { 200: Me },
-    replyExample: { role: 'owner', name: null },
-    errors: [],
-  },
-  struckOut('/me', 'This device goes: its key is good no more.', [], 'looker'),
-  {
-    method: 'post',
-    path: '/pair',
-    summary: 'Lets a device in that knows a code shown on another one, or the passphrase. Its key comes as a cookie.',
-    least: 'anyone',
-    body: PairRequest,
-    bodyExample: { name: 'Phone in the cellar', code: '2345-6789' },
-    replies: { 201: Device },
-    replyExample: EXAMPLES.device,
-    errors: [400, 403, 429],
-  },
-  {
-    method: 'post',
-    path: '/pairing-codes',
-    summary: 'A code that lets one device in within five minutes.',
-    least: 'owner',
-    body: PairingCodeRequest,
-    bodyExample: { role: 'cook' },
-    replies: { 201: PairingCode },
-    replyExample: { code: '23456789', until: 1_787_990_400_000, addresses: ['https://192.168.1.20:4860'] },
-    errors: [400],
-  },
-  {
-    method: 'get',
-    path: '/devices',
-    summary: 'Devices that were let in, and those that were shut out again.',
-    least: 'owner',
-    replies: { 200: DevicesReply },
-    replyExample: { devices: [EXAMPLES.device], hasPassphrase: true, addresses: [], authority: null },
-    errors: [],
-  },
-  struckOut('/devices/{id}', 'Shuts a device out, at once and for good.', [404], 'owner'),
-  {
-    method: 'put',
-    path: '/passphrase',
-    summary: 'Sets the passphrase of the household, which other devices may be let in by.',
-    least: 'owner',
-    body: PassphraseRequest,
-    bodyExample: { passphrase: 'three damsons in a blue bowl' },
-    replies: { 204: null },
-    errors: [400],
-  },
-  {
-    method: 'post',
-    path: '/client-errors',
-    summary: "Something broke on a screen: for the server's log.",
-    least: 'looker',
-    body: ClientErrorSchema,
-    bodyExample: EXAMPLES.clientError,
-    replies: { 204: null },
-    errors: [400],
-  },
+  ...TRUST_OPERATIONS,
 ];

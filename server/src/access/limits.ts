@@ -50,11 +50,17 @@ export function limitRates(limits: Limits): RequestHandler[] {
     ),
     of(
       () => limits.heavyAMinute,
-      ({ method, path }) => method !== 'GET' && HEAVY.some((heavy) => path === heavy || path.startsWith(`${heavy}/`)),
+      ({ method, path }) => method !== 'GET' && HEAVY.some((heavy) => isBelow(heavy, path)),
     ),
     of(
       () => limits.pairingsAMinute,
-      ({ path }) => path.toLowerCase().replace(/\/$/, '') === '/pair',
+      ({ path }) => isBelow('/pair', path),
     ),
   ];
+}
+
+/** As the router reads addresses: large letters are small ones, a slash at the end is none. */
+function isBelow(address: string, path: string): boolean {
+  const asked = path.toLowerCase();
+  return asked === address || asked.startsWith(`${address}/`);
 }

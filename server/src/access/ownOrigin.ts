@@ -17,10 +17,10 @@ export function isHome(req: Request): boolean {
 }
 
 /** @throws Problem 421 for a request under a name that is none of the server's */
-export function holdHost(hosts: ReadonlySet<string>): RequestHandler {
+export function holdHost(hosts: () => ReadonlySet<string>): RequestHandler {
   return (req, _res, next) => {
     const name = nameIn(req.get('host'));
-    if (name === undefined || !hosts.has(name)) {
+    if (name === undefined || !hosts().has(name)) {
       throw new Problem(421, 'not-this-host', 'Nobody is here under this name.');
     }
     next();

@@ -12,7 +12,8 @@ import { recipeFaults } from '@hoddle/core/process/recipeFaults';
 import { ownPagesOf } from '@hoddle/core/recipe/own/pagesOf';
 import { isDeepStrictEqual } from 'node:util';
 import { Problem } from '../problem';
-import { holdAgainstHandbook } from '../routes/holdAgainstHandbook';
+import { holdAgainstHandbook, withCard } from '../routes/holdAgainstHandbook';
+import { storedLoads } from './storedLoads';
 
 /** What was accepted already. */
 type Here = Pick<BackupData, 'batches' | 'dayEvents' | 'recipes'>;
@@ -59,10 +60,7 @@ function holdReferences(data: BackupData): void {
   ];
   const loads = new Set(data.batches.flatMap((batch) => batch.loads.map(({ id }) => id)));
   const movements = new Map(data.movements.map((movement) => [movement.id, movement]));
-  // Jars come to the shelf from a load by its lids having been pressed, or by being put into the cold.
-  const stored = new Set(
-    data.events.filter(({ type }) => type === 'seal-checked' || type === 'kept-cold').map(({ loadId }) => loadId),
-  );
+  const stored = storedLoads(data);
   const isFine =
     data.batches.every(({ uses }) => uses.every(({ pickId }) => picks.has(pickId))) &&
     data.lotChanges.every(({ pickId }) => picks.has(pickId)) &&
@@ -123,17 +121,11 @@ function holdTested(data: BackupData, here: Here): void {
   };
   try {
     for (const batch of batches.values()) if (!isDeepStrictEqual(known.get(batch.id), batch)) hold(batch);
+    const accepted = here.dayEvents as DayEvent[];
     for (const event of data.dayEvents as DayEvent[]) {
-      const batch = event.type === 'recipe-changed' ? batches.get(event.batchId) : undefined;
-      if (
-        event.type !== 'recipe-changed' ||
-        !batch ||
-        (here.dayEvents as DayEvent[]).some((own) => isDeepStrictEqual(own, event))
-      )
-        continue;
-      const { pressurePsi: _, ingredients: __, ...own } = batch;
-      const { product, recipe, pack, processMinutes, pressurePsi } = event;
-      hold({ ...own, product, recipe, pack, processMinutes, ...(pressurePsi !== undefined && { pressurePsi }) });
+      if (event.type !== 'recipe-changed' || accepted.some((own) => isDeepStrictEqual(own, event))) continue;
+      const batch = batches.get(event.batchId);
+      if (batch) hold(withCard(batch, event));
     }
   } finally {
     layOwnPages(ownPagesOf(here.recipes as OwnRecipe[]));

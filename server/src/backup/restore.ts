@@ -4,11 +4,13 @@ import { type BackupData } from '@hoddle/contract/backup';
 import { type Database } from '../db/openDatabase';
 import { Problem } from '../problem';
 import { beforeName, copiesIn } from './backupNames';
-import { inCanonicalOrder, sumOf, sumOfRows } from './householdData';
+import { readHolder } from '../db/fileLock';
+import { dataOf, inCanonicalOrder, sumOf, sumOfRows } from './householdData';
 import { holdBackup } from './holdBackup';
 import { emptyHousehold, insertHousehold, withCrops } from './insertHousehold';
 import { pruneCopies } from './prune';
 import { sweep } from './sweep';
+import { withoutOrphans } from './withoutOrphans';
 
 export interface Restored {
   /** Of the data as it is now. */
@@ -30,6 +32,21 @@ export async function restore(db: Database, folder: string, told: BackupData, no
   const data = inCanonicalOrder(withCrops(told));
   holdBackup(data, db.state.told.parts as Parameters<typeof holdBackup>[1]);
   sweep(data);
+  return putInPlace(db, folder, data, now);
+}
+
+/**
+ * Goes on with what can be read of a damaged household: the rows that are left out are gone then, with what was told of them. The
+ * file as it is, damaged rows and all, is copied first.
+ */
+export function goOnWithout(db: Database, folder: string, now: number): Promise<Restored> {
+  const left = withoutOrphans(dataOf(db.state.all));
+  // The settings may be what is damaged; the number in the codes on the lids is known beside the file too.
+  const mark = left.mark === 0 ? (readHolder(db.file)?.mark ?? 0) : left.mark;
+  return putInPlace(db, folder, inCanonicalOrder({ ...left, mark }), now);
+}
+
+async function putInPlace(db: Database, folder: string, data: BackupData, now: number): Promise<Restored> {
   const sha256 = sumOf(data);
   sweep(data);
   const keptBefore = beforeName(folder, 'restore', now);

@@ -5,6 +5,7 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
 import { type Database } from '../db/openDatabase';
+import { Problem } from '../problem';
 import { backupName } from './backupNames';
 import { dataOf, sumOf } from './householdData';
 import { pruneBackups } from './prune';
@@ -15,9 +16,17 @@ import { backupPieces } from './writeBackup';
  * Writes a backup into the folder, reads it back, and only then lets it stand; older ones that are not kept go.
  *
  * @returns its name
+ * @throws Problem 503 for a household of which a part is left out
  * @throws Error when it could not be written, or is not read back as what was written
  */
 export async function takeBackup(db: Database, folder: string, now: number): Promise<string> {
+  if (db.setAside.length > 0) {
+    throw new Problem(
+      503,
+      'damaged',
+      'Part of the household’s file is damaged and left out: a backup without it takes no good one’s place. Bring back the newest, or go on without first.',
+    );
+  }
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const name = backupName(now);
   const path = join(folder, name);

@@ -106,7 +106,9 @@ export async function openDatabase(
     await holdSound(sequelize, file, backups);
     await bringUp(sequelize, tables, backups);
     const opened = await openBooks(sequelize, { file, tables, own, clock, lock, lost });
-    lock.tell({ mark: Number(opened.state.told.parts.mark) });
+    // Of damaged settings the number is not known: what was told before stays.
+    const settings = opened.state.all.households.get('1');
+    if (settings) lock.tell({ mark: settings.mark });
     for (const part of ['', '-wal', '-shm']) if (existsSync(file + part)) chmodSync(file + part, 0o600);
     return opened;
   } catch (cause) {

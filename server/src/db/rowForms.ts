@@ -129,7 +129,9 @@ export function batchOf({
 /** Batches as they were planned, with what they take and their loads in order. */
 export function batchesOf(batches: readonly BatchRow[], uses: readonly UseRow[], loads: readonly LoadRow[]): Batch[] {
   const [usesOf, loadsOf] = [groupBy(uses, ({ batchId }) => batchId), groupBy(loads, ({ batchId }) => batchId)];
-  return batches.map((batch) => ({
+  // A batch has a load: one without has lost it to damage, and nobody can do anything with it.
+  const whole = batches.filter(({ id }) => loadsOf.has(id));
+  return whole.map((batch) => ({
     ...batchOf(batch),
     uses: (usesOf.get(batch.id) ?? []).map(({ batchId: _, crop, ...use }) => ({
       ...use,

@@ -9,7 +9,7 @@ import { backupsIn } from '../backup/backupNames';
 import { dataOf } from '../backup/householdData';
 import { type Backups } from '../backup/nightly';
 import { readBackup } from '../backup/readBackup';
-import { restore } from '../backup/restore';
+import { goOnWithout, restore } from '../backup/restore';
 import { backupPieces } from '../backup/writeBackup';
 import { type Clock } from '../clock';
 import { type Database } from '../db/openDatabase';
@@ -38,6 +38,12 @@ export function backupRoute(db: Database, clock: Clock, backups: Backups): Route
         req.resume();
         throw error;
       }
+    })
+    .post('/without-damaged', async (_req, res) => {
+      if (db.setAside.length === 0 && db.commitsLost === 0) {
+        throw new Problem(409, 'sound', 'Nothing of the household’s file is damaged. Nothing was changed.');
+      }
+      res.json(await goOnWithout(db, backups.folder, clock.now(null)));
     })
     .get('/backups', async (_req, res) => {
       res.json(await listed(db, backups));

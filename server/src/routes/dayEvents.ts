@@ -16,7 +16,7 @@ import { CRUMB_KG, overdrawnOf, readBook } from '../db/produceBook';
 import { readBatches, readBatchesNow, readDayEvents, readEvents, readPages } from '../db/readState';
 import { type Clock } from '../clock';
 import { Problem } from '../problem';
-import { holdAgainstHandbook } from './holdAgainstHandbook';
+import { holdAgainstHandbook, withCard } from './holdAgainstHandbook';
 import { holdInOrder } from './holdInOrder';
 
 /**
@@ -102,15 +102,13 @@ async function holdTaken(
 /** Another card comes with its own tested time, or not at all. @throws Problem 404 without the batch, 422 where it does not */
 async function holdTested(
   db: Database,
-  { batchId, product, recipe, pack, processMinutes, pressurePsi }: Extract<DayEvent, { type: 'recipe-changed' }>,
+  event: Extract<DayEvent, { type: 'recipe-changed' }>,
   pages: HouseholdPages,
   transaction: Transaction,
 ): Promise<void> {
-  const batch = (await readBatches(db, transaction)).find(({ id }) => id === batchId);
+  const batch = (await readBatches(db, transaction)).find(({ id }) => id === event.batchId);
   if (!batch) throw new Problem(404, 'no-batch', 'There is no such batch.');
-  const { pressurePsi: _, ingredients: __, ...own } = batch;
-  const psi = pressurePsi === undefined ? {} : { pressurePsi };
-  holdAgainstHandbook({ ...own, product, recipe, pack, processMinutes, ...psi }, pages);
+  holdAgainstHandbook(withCard(batch, event), pages);
 }
 
 /** @throws Problem 422 while a load of the day stands in a canner */

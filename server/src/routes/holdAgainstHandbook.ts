@@ -1,6 +1,7 @@
 import { type Batch, isCanned } from '@hoddle/core/day/batch';
 import { findCard, isOffered } from '@hoddle/core/handbook/cards';
 import { isOwnProduct } from '@hoddle/core/handbook/ownIds';
+import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
 import { findProcess, type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { Problem } from '../problem';
@@ -36,4 +37,11 @@ export function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
   if (batch.processMinutes >= tested.minutes) return;
   const message = `The tested time is ${tested.minutes} min at ${batch.altitudeFt} ft; ${batch.processMinutes} min is too short.`;
   throw new Problem(422, 'too-short', message, { processMinutes: message });
+}
+
+/** A batch with another card, as it was changed on the day: what was told of the first one's pot counts no more. */
+export function withCard(batch: Batch, event: Extract<DayEvent, { type: 'recipe-changed' }>): Batch {
+  const { pressurePsi: _, ingredients: __, ...own } = batch;
+  const { product, recipe, pack, processMinutes, pressurePsi } = event;
+  return { ...own, product, recipe, pack, processMinutes, ...(pressurePsi !== undefined && { pressurePsi }) };
 }

@@ -8,6 +8,7 @@ import { ask, askTo } from '@/store/api';
 import { Key } from '@/ui/Key';
 import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';
+import { DamagePart } from './DamagePart';
 
 const SHOWN = 6;
 
@@ -15,10 +16,12 @@ interface BackupsPartProps {
   busy: boolean;
   /** Puts one of them in the place of all there is. */
   onBringBack: (name: string) => void;
+  /** Goes on without what is damaged. */
+  onGoOn: () => void;
 }
 
 /** Backups that are taken by themselves: how old the newest is, what was written since, and the way back to one of them. */
-export function BackupsPart({ busy, onBringBack }: BackupsPartProps) {
+export function BackupsPart({ busy, onBringBack, onGoOn }: BackupsPartProps) {
   const [told, setTold] = useState<{ backups: BackupsReply; health: Health | undefined }>();
   const [asked, setAsked] = useState<string>();
   const [said, setSaid] = useState<string>();
@@ -47,7 +50,7 @@ export function BackupsPart({ busy, onBringBack }: BackupsPartProps) {
   return (
     <View className="gap-2">
       <Heading>Taken every night, by itself</Heading>
-      {told.health && <Damage health={told.health} />}
+      {told.health && <DamagePart health={told.health} busy={busy} onGoOn={onGoOn} />}
       <Words>
         {newest
           ? `The newest is ${ageOf(newest.at)} old${writesSince ? `; ${writesSince} things were written down since` : ''}.`
@@ -105,25 +108,4 @@ export function BackupsPart({ busy, onBringBack }: BackupsPartProps) {
 /** A backup is taken by the machine's own clock, whatever day a demo lives in. */
 function ageOf(at: number): string {
   return formatDistanceStrict(at, Math.max(at, Date.now()));
-}
-
-/** What was found wrong with the household's file, and what to do. */
-function Damage({ health: { setAside, writesLost, file } }: { health: Health }) {
-  if (setAside === 0 && writesLost === 0 && file === 'ok') return null;
-  const found = [
-    ...(setAside > 0
-      ? [
-          setAside === 1
-            ? '1 thing in the household’s file changed on the disk and is left out'
-            : `${setAside} things in the household’s file changed on the disk and are left out`,
-        ]
-      : []),
-    ...(writesLost > 0 ? [`the last ${writesLost} writes before the start may be missing`] : []),
-    ...(file === 'ok' ? [] : ['the file cannot be written now']),
-  ];
-  return (
-    <Words role="alert" weight={700}>
-      Look at this: {found.join('; ')}. Bring back the newest good backup, or go on without.
-    </Words>
-  );
 }

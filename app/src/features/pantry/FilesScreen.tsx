@@ -70,6 +70,7 @@ function BackupPart() {
       <BackupsPart
         key={said?.words}
         busy={busy}
+        onGoOn={() => void restore('/without-damaged')}
         onBringBack={(name) => void restore(`/backups/${encodeURIComponent(name)}/restore`)}
       />
       <Heading>Everything, in one file</Heading>
