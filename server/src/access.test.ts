@@ -268,3 +268,13 @@ test('of daily backups over two years 7 days, 5 weeks and 12 months stay', () =>
     ...['2026-11-23', '2026-11-24', '2026-11-25', '2026-11-26', '2026-11-27', '2026-11-28', '2026-11-29'],
   ]);
 });
+
+test('one taken by hand takes no other’s place for two days; then the newest of its day stays', () => {
+  const hour = 60 * 60_000;
+  const from = Date.UTC(2026, 7, 28, 3);
+  const named = (hours: number) => ({ name: String(hours), at: from + hours * hour });
+  const of = (...hours: number[]) =>
+    [...keptOf(hours.sort((a, b) => b - a).map(named))].map(Number).sort((a, b) => a - b);
+  expect(of(0, 5, 6, 24)).toEqual([0, 5, 6, 24]);
+  expect(of(0, 5, 6, 24, 54)).toEqual([6, 24, 54]);
+});

@@ -9,8 +9,11 @@ const MONTHLY = 12;
 /** So many copies of before an upgrade, and so many of before a restore: the newest. */
 const COPIES = 5;
 
+/** All of two days stay: one taken by hand takes no other's place while it may still be regretted. */
+const ALL_FOR_MS = 48 * 60 * 60_000;
+
 /**
- * Which backups stay: of each of the last 7 days, 5 weeks and 12 months that have any, the newest. Days, weeks from Monday and
+ * Which backups stay: all of the last two days, and of each of the last 7 days, 5 weeks and 12 months that have any, the newest. Days, weeks from Monday and
  * months are those of UTC, so that a household that moves loses none.
  *
  * @param backups the newest first
@@ -26,6 +29,8 @@ export function keptOf(backups: readonly NamedFile[]): ReadonlySet<string> {
       kept.add(name);
     }
   };
+  const newest = backups[0]?.at ?? 0;
+  for (const { name, at } of backups) if (newest - at < ALL_FOR_MS) kept.add(name);
   firsts(DAILY, dayOf);
   // Day 0 was a Thursday.
   firsts(WEEKLY, (at) => Math.floor((dayOf(at) + 3) / 7));
