@@ -1,3 +1,5 @@
+import { expect, type Page } from '@playwright/test';
+import { format } from 'date-fns';
 import { type RealServer } from './realServer';
 
 /**
@@ -25,4 +27,17 @@ export async function atEight(server: RealServer): Promise<void> {
 export async function laterBy(server: RealServer, minutes: number): Promise<void> {
   const { demoOffsetMs } = (await server.call('GET', '/state')).body as { demoOffsetMs: number };
   await server.call('PUT', '/clock', { offsetMs: demoOffsetMs + minutes * 60_000 });
+}
+
+/** Waits until a screen of the kitchen shows the household's time: what is tapped then is told at that time. */
+export async function seesClock(page: Page, server: RealServer): Promise<void> {
+  await expect
+    .poll(async () => {
+      const shown = await page.getByRole('heading', { level: 1 }).innerText();
+      const { now } = (await server.call('GET', '/state')).body as { now: number };
+      const minute = (at: number) => format(at, 'h:mm aaa');
+      // A minute may turn between the two looks.
+      return shown.includes(minute(now)) || shown.includes(minute(now - 5_000));
+    })
+    .toBe(true);
 }

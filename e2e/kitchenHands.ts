@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { handRests } from './handRests';
 
 /** What a cook does on the screens, in the words of the screens. */
 export function kitchenHands(page: Page, address: string) {
@@ -7,7 +8,7 @@ export function kitchenHands(page: Page, address: string) {
     key,
     /** Presses a key as a hand does: not in the same half second as the one before. */
     async press(name: string | RegExp) {
-      await page.waitForTimeout(600);
+      await handRests(page);
       await key(name).click();
     },
     goto: (path: string) => page.goto(address + path),
@@ -49,7 +50,7 @@ export function kitchenHands(page: Page, address: string) {
     async boils(words: string | RegExp) {
       await this.press(words);
       const sure = key('It boils fully');
-      await page.waitForTimeout(300);
+      await sure.or(page.getByRole('timer')).first().waitFor();
       if (await sure.isVisible()) await this.press('It boils fully');
     },
     /** Minutes and seconds on the pot, in seconds. */

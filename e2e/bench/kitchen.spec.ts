@@ -2,6 +2,7 @@ import { cpus } from 'node:os';
 import { expect, type Page, test } from '@playwright/test';
 import { giveDemoClock } from '../demoClock';
 import { planTwo } from '../planTwo';
+import { handRests } from '../handRests';
 import { RealServer } from '../realServer';
 
 /** What a cook may wait for a tap to show, and another screen for the tap. */
@@ -34,7 +35,7 @@ test('from a tap in the kitchen to its effect, on this screen and on another', a
   for (let time = 0; time < TIMES; time++) {
     const start = page.getByRole('button', { name: /^(It boils|Boiling again): start/ });
     await expect(start).toBeVisible();
-    await page.waitForTimeout(700);
+    await handRests(page);
     await watchPot(page);
     await watchPot(other);
     const tappedAt = await start.evaluate((key) => {
@@ -46,7 +47,7 @@ test('from a tap in the kitchen to its effect, on this screen and on another', a
     await expect.poll(() => seenAt(other)).toBeDefined();
     own.push(((await seenAt(page)) ?? NaN) - tappedAt);
     others.push(((await seenAt(other)) ?? NaN) - tappedAt);
-    await page.waitForTimeout(700);
+    await handRests(page);
     await page.getByRole('button', { name: /^Lost the boil/ }).click();
     await expect(other.getByRole('timer')).toHaveCount(0);
   }

@@ -1,5 +1,6 @@
 import { cpus } from 'node:os';
 import { expect, type Page, test } from '@playwright/test';
+import { handRests } from '../handRests';
 import { RealServer } from '../realServer';
 import { twentyYears } from '../../server/bench/twentyYears';
 
@@ -87,7 +88,7 @@ test('twenty years of jars: opened, taken, exported, backed up and restored', as
     await own.waitForTimeout(2_000);
     const taken: number[] = [];
     for (let time = 0; time < TAKES; time++) {
-      await own.waitForTimeout(600);
+      await handRests(own);
       taken.push(await tookAfter(own));
     }
     say(

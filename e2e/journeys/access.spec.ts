@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
+import { handRests } from '../handRests';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
@@ -124,7 +125,7 @@ test('the path from a basket to a boiling load can be walked with the keyboard a
   const hands = kitchenHands(page, server.address);
   const press = async (role: 'button' | 'link' | 'radio', name: RegExp) => {
     const target = page.getByRole(role, { name }).first();
-    await page.waitForTimeout(600);
+    await handRests(page);
     await target.focus();
     await page.keyboard.press('Enter');
   };

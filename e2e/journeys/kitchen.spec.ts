@@ -1,9 +1,11 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { type Browser, expect, type Locator, type Page, test } from '@playwright/test';
-import { atEight, giveDemoClock } from '../demoClock';
+import { atEight, giveDemoClock, seesClock } from '../demoClock';
+import { handRests } from '../handRests';
 import { kitchenHands } from '../kitchenHands';
 import { planTwo } from '../planTwo';
 import { RealServer } from '../realServer';
+import { throughSteps } from '../throughSteps';
 import { watchPage } from '../watchPage';
 
 const MIN = 60_000;
@@ -28,6 +30,12 @@ const state = async () => (await server.call('GET', '/state')).body as State;
 function given<Value>(value: Value | undefined): Value {
   if (value === undefined) throw new Error('it is not there');
   return value;
+}
+
+/** A hand that rests before a screen that knows the time. */
+async function settled(page: Page): Promise<void> {
+  await seesClock(page, server);
+  await handRests(page);
 }
 
 /** Moves the household's clock on, for every screen. */
@@ -110,7 +118,7 @@ test('a day of two canners on two screens, from the first step to the close', as
     await hands.press(/^A slip\? Undo/);
     await expect(now).toContainText(first.split('\n').find((line) => line.startsWith('Wash')) ?? '?');
     await expect(now.getByRole('button', { name: 'Done' })).toBeVisible();
-    await page.waitForTimeout(600);
+    await handRests(page);
     await now.getByRole('button', { name: 'Done' }).click();
     await watch.fits();
   });
@@ -120,7 +128,7 @@ test('a day of two canners on two screens, from the first step to the close', as
     await loadNext(page, hands, 'Second pot');
     await later(25);
     await expect(pot(tablet, 'Second pot').getByText(/^Heating, 2\d min/)).toBeVisible();
-    await page.waitForTimeout(600);
+    await settled(page);
     await pot(page, 'Big pot')
       .getByRole('button', { name: /^It boils: start/ })
       .click();
@@ -156,13 +164,13 @@ test('a day of two canners on two screens, from the first step to the close', as
     await expect(own.getByRole('timer')).toHaveText(/^4[2-4]:\d\d$/);
     await own.getByRole('button', { name: /^Lost the boil/ }).click();
     await expect(pot(page, 'Big pot').getByText(/Boil lost: the full \d+ min start again/)).toBeVisible();
-    await page.waitForTimeout(700);
+    await handRests(tablet);
     await own.getByRole('button', { name: /^A slip\? Undo/ }).click();
     await expect(own.getByText('Was it never lost? The clock would go on as if it had held.')).toBeVisible();
-    await page.waitForTimeout(600);
+    await handRests(tablet);
     await own.getByRole('button', { name: 'Start again in full' }).click();
     await later(2);
-    await page.waitForTimeout(600);
+    await settled(page);
     await pot(page, 'Big pot')
       .getByRole('button', { name: /^Boiling again: start/ })
       .click();
@@ -179,12 +187,12 @@ test('a day of two canners on two screens, from the first step to the close', as
         await expect(tablet.getByRole('alert').filter({ hasText: /Time is up/ })).toBeVisible();
         await tablet.getByRole('link', { name: /Time is up/ }).click();
       }
-      await page.waitForTimeout(600);
+      await handRests(page);
       await own.getByRole('button', { name: /^Heat off, lid off/ }).click();
     }
     await later(5);
     for (const canner of ['Second pot', 'Big pot']) {
-      await page.waitForTimeout(600);
+      await settled(page);
       await pot(page, canner).getByRole('button', { name: 'Jars are out' }).click();
     }
     await expect(page.getByRole('list', { name: 'On the towel' }).getByRole('listitem')).toHaveCount(2);
@@ -200,20 +208,22 @@ test('a day of two canners on two screens, from the first step to the close', as
     await expect(page.getByText(/^Not in yet: load/)).toBeVisible();
     await expect(hands.key('Close the day')).toBeDisabled();
     await hands.goto('/kitchen');
-    for (let round = 0; round < loads.length; round++) {
-      const key = page.getByRole('button', { name: /^Load \d into it$/ }).first();
-      await page.waitForTimeout(1_500);
-      if (!(await key.isVisible())) break;
-      await key.click();
+    const { events } = await state();
+    const begun = new Set(events.filter(({ type }) => type === 'load-started').map(({ loadId }) => loadId));
+    for (let left = loads.length - begun.size; left > 0; left--) {
+      await page
+        .getByRole('button', { name: /^Load \d into it$/ })
+        .first()
+        .click();
       await hands.loadIn(/are in, heat it/);
       await later(20);
-      await page.waitForTimeout(700);
+      await settled(page);
       await page.getByRole('button', { name: /^It boils: start/ }).click();
       await later(60);
-      await page.waitForTimeout(700);
+      await settled(page);
       await page.getByRole('button', { name: /^Heat off, lid off/ }).click();
       await later(6);
-      await page.waitForTimeout(700);
+      await settled(page);
       await page.getByRole('button', { name: 'Jars are out' }).click();
     }
     await hands.goto('/kitchen/close');
@@ -237,15 +247,15 @@ test('an hour without network, a killed server and a reload lose no tap and doub
   const hands = await begun(page);
   await loadNext(page, hands, 'Big pot');
   await later(20);
-  await page.waitForTimeout(700);
+  await settled(page);
   await context.setOffline(true);
   const own = pot(page, 'Big pot');
   await own.getByRole('button', { name: /^It boils: start/ }).click();
   await expect(own.getByRole('timer')).toBeVisible();
   await expect(page.getByText(/^No signal since/)).toBeVisible({ timeout: 20_000 });
-  await page.waitForTimeout(700);
+  await handRests(page);
   await own.getByRole('button', { name: /^Lost the boil/ }).click();
-  await page.waitForTimeout(700);
+  await handRests(page);
   await own.getByRole('button', { name: /^Boiling again/ }).click();
   await expect(own.getByRole('timer')).toBeVisible();
   await server.stop('SIGKILL');
@@ -309,7 +319,7 @@ test('a device whose clock is wrong by hours is told so and goes by the kitchenâ
   const hands = await begun(page);
   await loadNext(page, hands, 'Big pot');
   await later(20);
-  await page.waitForTimeout(600);
+  await settled(page);
   await pot(page, 'Big pot')
     .getByRole('button', { name: /^It boils: start/ })
     .click();
@@ -425,16 +435,7 @@ test('berries are measured, sugar and jars follow; jam boils to the setting poin
 
   await test.step('at the setting point: not yet, five minutes, then it sets', async () => {
     const sets = page.getByRole('button', { name: 'It sets' });
-    for (let step = 0; step < 8 && !(await sets.isVisible()); step++) {
-      await page.waitForTimeout(700);
-      for (const name of ['Start its clock', 'Start', 'Done']) {
-        const key = page.getByRole('button', { name, exact: true }).first();
-        if (!(await key.isVisible())) continue;
-        if (name === 'Done') await later(8);
-        await key.click();
-        await page.waitForTimeout(700);
-      }
-    }
+    await throughSteps(page, server, sets);
     await later(26);
     await expect(page.getByText('Cold plate: does it wrinkle? Or boiling point + 8 F.')).toBeVisible();
     await hands.press('Not yet: 5 min');

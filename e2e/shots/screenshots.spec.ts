@@ -23,7 +23,6 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'jars-from');
   await hands.goto('/plan/season');
   await page.getByRole('heading', { name: 'Days to come' }).waitFor({ timeout: 60_000 });
-  await page.waitForTimeout(1_000);
   await shoot(page, 'season');
   await wide(page, 'season-wide');
   await hands.goto('/plan/make?crop=damson&product=jam-with-pectin&jar=half-pint');
@@ -100,7 +99,11 @@ Fill into pint jars.
 Makes 6 pints`;
 
 async function shoot(page: Page, name: string) {
-  await page.waitForTimeout(700); // fonts, and drawings that measure themselves once
+  // Fonts, and drawings that measure themselves: two frames after the last of them.
+  await page.evaluate(async () => {
+    await document.fonts.ready;
+    for (let frame = 0; frame < 3; frame++) await new Promise(requestAnimationFrame);
+  });
   await page.screenshot({ path: `${FOLDER}/${name}.png` });
 }
 
