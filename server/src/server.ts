@@ -1,12 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { existsSync } from 'node:fs';
-import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { limitRates, type Limits, USUAL_LIMITS } from './access/limits';
+import { holdPage } from './access/holdPage';
 import { holdHost, holdOrigin } from './access/ownOrigin';
 import { type Pairing } from './access/pairing';
 import { PAIRING_PAGE, PAIRING_POLICY } from './access/pairingPage';
@@ -20,6 +19,7 @@ import { holdIds, holdPath } from './holdPath';
 import { notPlain } from './plainJson';
 import { Problem } from './problem';
 import { requestContext } from './requestContext';
+import { appFiles } from './appFiles';
 import { accessRoute, whoOf } from './routes/access';
 import { backupRoute } from './routes/backup';
 import { batchesRoute } from './routes/batches';
@@ -95,7 +95,7 @@ export function createServer(parts: ServerParts): Express {
   });
   server.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY }, strictTransportSecurity: false }));
   server.use(holdHost(hosts));
-  server.use('/api', holdOrigin, ...limitRates(limits), holdRole(pairing));
+  server.use('/api', holdPage(parts.db.state), holdOrigin, ...limitRates(limits), holdRole(pairing));
   server.use(holdPath);
   server.use(compression({ filter: (req, res) => req.path !== '/api/changes' && compression.filter(req, res) }));
   server.use('/api/schedule', json('8mb'));
@@ -103,7 +103,7 @@ export function createServer(parts: ServerParts): Express {
   server.use('/api/client-errors', json('32kb'));
   server.use('/api', jsonButForBackups, holdPlain, api(parts));
   server.use(trustRoute(authority));
-  server.use(door(pairing), app(appFolder));
+  server.use(door(pairing), appFiles(appFolder));
   server.use(errorHandler(log));
   return server;
 }
@@ -170,19 +170,8 @@ function api(parts: ServerParts): express.Router {
 /** Whoever was never let in sees the page on which a code is typed, whatever was asked for. */
 function door(pairing: Pairing): express.RequestHandler {
   return (req, res, next) => {
-    if (whoAsks(req, pairing)) return next();
+    if (whoAsks(req, pairing)) return req.path === '/pair' ? res.redirect('/') : next();
     res.status(401).set({ 'content-security-policy': PAIRING_POLICY, 'cache-control': 'no-store' });
     res.type('html').send(PAIRING_PAGE);
   };
-}
-
-function app(folder: string): express.Router {
-  const router = express.Router();
-  router.use(express.static(folder, { index: 'index.html', maxAge: 0 }));
-  router.get('/{*path}', (_req, res) => {
-    const page = join(folder, 'index.html');
-    if (!existsSync(page)) throw new Problem(404, 'not-built', 'The app is not built yet: npm run build.');
-    res.sendFile(page);
-  });
-  return router;
 }

@@ -1,42 +1,38 @@
+import '../fonts.css';
 import '../global.css';
-import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
-import { AtkinsonHyperlegibleNext_500Medium } from '@expo-google-fonts/atkinson-hyperlegible-next/500Medium';
-import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold';
-import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
-import { AtkinsonHyperlegibleNext_800ExtraBold } from '@expo-google-fonts/atkinson-hyperlegible-next/800ExtraBold';
-import { useFonts } from 'expo-font';
 import { Slot, usePathname } from 'expo-router';
 import Head from 'expo-router/head';
+import { useEffect } from 'react';
 import { View } from 'react-native';
 import { AlarmWatch } from '@/features/kitchen/AlarmWatch';
+import { failureWords } from '@/store/api';
 import { useHouseholdStore } from '@/store/householdStore';
 import { layRecipesOfStore } from '@/store/ownRecipes';
+import { watchForInstall } from '@/store/shell/installOffer';
+import { keepShell } from '@/store/shell/shellUpdate';
 import { useSync } from '@/store/useSync';
 import { Key } from '@/ui/Key';
 import { ScreenBoundary } from '@/ui/ScreenBoundary';
 import { Words } from '@/ui/Words';
 
 layRecipesOfStore();
+watchForInstall();
 
-/** The font, the household, then whatever screen the address names. */
+/** The household, then whatever screen the address names. */
 export default function RootLayout() {
-  const [fontsReady] = useFonts({
-    Atkinson400: AtkinsonHyperlegibleNext_400Regular,
-    Atkinson500: AtkinsonHyperlegibleNext_500Medium,
-    Atkinson600: AtkinsonHyperlegibleNext_600SemiBold,
-    Atkinson700: AtkinsonHyperlegibleNext_700Bold,
-    Atkinson800: AtkinsonHyperlegibleNext_800ExtraBold,
-  });
   useSync();
   const path = usePathname();
   const hasState = useHouseholdStore((store) => store.state !== undefined);
-  const noSignal = useHouseholdStore((store) => store.noSignalSince !== undefined);
+  // What is seen comes first: the app is kept for later once it stands.
+  useEffect(() => {
+    if (hasState) void keepShell();
+  }, [hasState]);
   return (
     <>
       <Head>
         <title>Hoddle</title>
       </Head>
-      {fontsReady && hasState ? (
+      {hasState ? (
         <>
           <AlarmWatch />
           <ScreenBoundary key={path}>
@@ -44,20 +40,24 @@ export default function RootLayout() {
           </ScreenBoundary>
         </>
       ) : (
-        <Waiting noSignal={noSignal} />
+        <Waiting />
       )}
     </>
   );
 }
 
-function Waiting({ noSignal }: { noSignal: boolean }) {
+function Waiting() {
   const sync = useHouseholdStore((store) => store.sync);
+  const signal = useHouseholdStore((store) => store.signal);
   return (
     <View className="flex-1 items-center justify-center gap-4 bg-ground p-6">
-      {noSignal && (
+      {signal.kind !== 'good' && (
         <>
-          <Words size="lead" weight={700}>
-            The server does not answer.
+          <Words role="alert" size="lead" weight={700}>
+            {failureWords(signal)}
+          </Words>
+          <Words className="max-w-[420px] text-center">
+            This device knows nothing of the household yet. Once it has heard the server it works without signal, too.
           </Words>
           <Key words="Try now" onPress={() => void sync()} />
         </>

@@ -1,4 +1,4 @@
-import { type DayQuestion } from '@hoddle/core/day/planDay';
+import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { askedWithRecipes } from './ownRecipes';

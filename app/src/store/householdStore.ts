@@ -1,39 +1,40 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
-import { v7 as uuidV7 } from 'uuid';
-import { type Household } from '@hoddle/contract/household';
-import { USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
-import isSame from 'fast-deep-equal';
-import { create } from 'zustand';
-import { createJSONStorage, persist } from 'zustand/middleware';
 import { type StateChange, withChange } from '@hoddle/contract/stateChange';
-import { fetchState, moveDemoClock, send, type StateTag } from './api';
-import { NOTHING_MORE } from '@hoddle/core/yields/batchRecord';
-import { EMPTY_HOUSEHOLD } from './emptyHousehold';
+import isSame from 'fast-deep-equal';
+import { v7 as uuidV7 } from 'uuid';
+import { create } from 'zustand';
+import { type Failure, fetchState, moveDemoClock, type StateTag } from './api';
 import { steadyAhead } from './householdClock';
-import { keepState, readKept } from './keptState';
+import { isInProcess } from './inProcess';
+import { keepFact, mayKeep, readFact } from './kept/browserFile';
+import { takeOver } from './kept/fromOlderPage';
+import { forgetHousehold, keepChanges, keepHousehold, readKeptHousehold } from './kept/keptHousehold';
+import { addToOutbox, addToPage, changeInOutbox, isAllKept, readOutbox, readPage } from './outbox/outboxFile';
+import { isIn, isWaiting, type OutboxRow } from './outbox/outboxRow';
+import { sendOutbox } from './outbox/sendOutbox';
+import { hearTabs, tellTabs } from './outbox/tabs';
 import { applyWrite, type Write } from './write';
 
-export interface WaitingWrite {
-  readonly id: string;
-  readonly write: Write;
-}
+/** Whether the household's server is heard, and why not. */
+export type Signal = { readonly kind: 'good' } | Failure;
 
 interface HouseholdStore {
   /** As the server last told it. */
   server: HouseholdState | undefined;
-  /** Which of its states that is; unknown after a reload. */
+  /** Which of its states that is; unknown where a page of an older version kept it. */
   tag: StateTag | undefined;
-  /** Entered here and not kept by the server yet, in order. */
-  waiting: readonly WaitingWrite[];
-  /** Kept by the server, and not yet in what this browser knows of the household: laid over that when it is opened again. */
-  settled: readonly WaitingWrite[];
+  /** Entries of this browser that are not in it yet, in order, from whichever tab. */
+  rows: readonly OutboxRow[];
+  /** Of those, what the server has not answered yet, and what it did not take. */
+  waiting: readonly OutboxRow[];
+  refused: readonly OutboxRow[];
   /** The server's state with what waits laid over it: what every screen shows. */
   state: HouseholdState | undefined;
-  /** What the server did not take, and why. */
-  refused: { write: Write; message: string } | undefined;
-  noSignalSince: number | undefined;
-  /** Why the server keeps nothing, where it is there and said so. */
-  trouble: string | undefined;
+  signal: Signal;
+  /** When the server was last heard, epoch milliseconds of this device. */
+  heardAt: number | undefined;
+  /** Whether this browser keeps what is entered until it is sent. */
+  keeps: boolean;
   /** Something in the household's file is damaged or gone: Files says what. */
   isDamaged: boolean;
   /** How far the household's time is ahead of this device's clock: measured against the server, kept for when it is away. */
@@ -46,146 +47,156 @@ interface HouseholdStore {
   /** Sends what waits, then asks for the newest state. */
   sync: () => Promise<void>;
   moveDemoClockTo: (offsetMs: number) => Promise<void>;
-  forgetRefused: () => void;
+  /** An entry that the server did not take: it is as if it had not been entered. */
+  giveUp: (row: OutboxRow) => Promise<void>;
+  /** Sends an entry once more that was not taken, or that waits for its next try. */
+  tryAgain: (row: OutboxRow) => Promise<void>;
 }
 
 const RETRY_MS = 3_000;
+const LONGEST_RETRY_MS = 30_000;
 
 /** After something of this screen's own was sent, so long until the household is asked for anew. */
 const REST_MS = 700;
 
-type Kept = Pick<HouseholdStore, 'server' | 'waiting'> & Partial<Pick<HouseholdStore, 'aheadMs'>>;
+/** How often it is kept when the server was last heard. */
+const HEARD_MS = 10_000;
 
-/**
- * What a browser kept under an older version of the page: what has come since is empty until the server tells it. What
- * waits to be sent is kept as it is.
- */
-function broughtUp({ server, waiting }: Kept): Kept {
-  if (!server) return { server, waiting };
-  const household = householdUp(server.household);
-  const picks = server.picks.map((pick) => ({ ...NEW_IN_A_PICK, ...pick }));
-  const batchRecords = (server.batchRecords ?? []).map((record) => ({ ...NOTHING_MORE, ...record }));
-  const mended = waiting.map(({ id, write }): WaitingWrite => {
-    if (write.kind === 'household') return { id, write: { ...write, household: householdUp(write.household) } };
-    if (write.kind !== 'batch-record') return { id, write };
-    return { id, write: { ...write, record: { ...NOTHING_MORE, ...write.record } } };
-  });
-  const lots = server.lots.map((lot) => ({ ...newInALot(lot.place), ...lot }));
-  // Until there was a season, all that was wanted mattered alike.
-  const goals = (server.goals ?? []).map((goal) => ({ ...{ priority: 'want' as const }, ...goal }));
-  const brought = { ...EMPTY_HOUSEHOLD, ...server, household, picks, batchRecords, lots, goals } as HouseholdState;
-  return { server: brought, waiting: mended };
+/** The household in this browser: kept over a reload and a kill, sent when there is signal, each thing once. */
+export const useHouseholdStore = create<HouseholdStore>()((set, get) => ({
+  server: undefined,
+  tag: undefined,
+  rows: [],
+  waiting: [],
+  refused: [],
+  state: undefined,
+  signal: { kind: 'good' },
+  heardAt: undefined,
+  keeps: true,
+  isDamaged: false,
+  aheadMs: undefined,
+  clockJumped: (byMs) => {
+    set({ aheadMs: (get().aheadMs ?? 0) - byMs });
+    void get().sync();
+  },
+  enter: (write) => void enter(write),
+  hear,
+  sync,
+  moveDemoClockTo: async (offsetMs) => {
+    if (await moveDemoClock(offsetMs)) await get().sync();
+  },
+  giveUp: async ({ seq }) => {
+    await changeInOutbox(seq, () => undefined);
+    await outboxChanged();
+  },
+  tryAgain: async ({ seq }) => {
+    await changeInOutbox(seq, ({ refused: _, nextAt: __, trouble: ___, ...row }) => row);
+    await outboxChanged();
+  },
+}));
+
+const { setState: set, getState: get } = useHouseholdStore;
+
+/** Entered, and not on the disk yet: no screen shows it, and the next entry of the same hand counts with it. */
+let entering: readonly OutboxRow[] = [];
+
+/** Entries that were sent before all of the household was read: they are in it. */
+const covered = new Set<string>();
+
+/** The household after everything that was entered, whether it shows already or not. */
+export function stateAsEntered(): HouseholdState | undefined {
+  return entering.length === 0 ? get().state : laidOver(get().state, entering);
 }
 
-/** Settings as an older page kept them, with what has come since. */
-function householdUp(kept: Household): Household {
-  const canners = kept.canners.map((canner: Partial<Canner> & Pick<Canner, 'declaredPints'>) => {
-    return { ...NEW_IN_A_CANNER, declaredHalfPints: canner.declaredPints, ...canner } as Canner;
-  });
-  return { ...EMPTY_HOUSEHOLD.household, ...kept, canners };
+async function enter(write: Write): Promise<void> {
+  const row = { id: uuidV7(), write, enteredAt: Date.now(), tries: 0 };
+  if (!mayKeep()) {
+    addToPage(row);
+    return outboxChanged();
+  }
+  entering = [...entering, { ...row, seq: Infinity }];
+  const isKept = await addToOutbox(row);
+  await showOutbox();
+  entering = entering.filter(({ id }) => id !== row.id);
+  if (isKept) askToKeepForLong();
+  tellTabs('outbox');
+  void get().sync();
 }
 
-type Canner = Household['canners'][number];
+let asked = false;
 
-const NEW_IN_A_CANNER = {
-  alsoBoilingWater: false,
-  layers: 1,
-  burnerWatts: USUAL_BURNER_WATTS,
-  electric: false,
-  timesItself: false,
-  lidLocks: false,
-  testFits: [],
-} as const;
-
-/** Until there were places, only jars that did not seal came to the refrigerator. */
-function newInALot(place: string) {
-  return { seal: place === 'refrigerator' ? 'unsealed' : 'sealed', jarsBefore: 0 } as const;
+/** A browser short of room throws away what a page did not ask it to keep. */
+function askToKeepForLong(): void {
+  if (asked) return;
+  asked = true;
+  void navigator.storage?.persist?.().catch(() => undefined);
 }
 
-/** What a pick did not tell before the garden was set up. */
-const NEW_IN_A_PICK = { ripeness: 'ripe', source: 'garden', plantingId: null } as const;
-
-function laidOver(server: HouseholdState | undefined, waiting: readonly WaitingWrite[]): HouseholdState | undefined {
-  return server && waiting.reduce((state, { write }) => applyWrite(state, write), server);
+/** What waits is another: here, in the other tabs, and on its way. */
+async function outboxChanged(): Promise<void> {
+  tellTabs('outbox');
+  await showOutbox();
+  void get().sync();
 }
 
-/** The household in this browser: kept over a reload, sent when there is signal, each thing once. */
-export const useHouseholdStore = create<HouseholdStore>()(
-  persist(
-    (set, get) => ({
-      server: undefined,
-      tag: undefined,
-      waiting: [],
-      settled: [],
-      state: undefined,
-      refused: undefined,
-      noSignalSince: undefined,
-      trouble: undefined,
-      isDamaged: false,
-      aheadMs: undefined,
-      clockJumped: (byMs) => {
-        set({ aheadMs: (get().aheadMs ?? 0) - byMs });
-        void get().sync();
-      },
-      enter: (write) => {
-        const waiting = [...get().waiting, { id: uuidV7(), write }];
-        set({ waiting, state: laidOver(get().server, waiting) });
-        void get().sync();
-      },
-      hear: (change) => hear(change, get, set),
-      sync: () => syncOnce(get, set),
-      moveDemoClockTo: async (offsetMs) => {
-        if (await moveDemoClock(offsetMs)) await get().sync();
-      },
-      forgetRefused: () => set({ refused: undefined }),
-    }),
-    {
-      name: 'hoddle',
-      version: 7,
-      migrate: (kept) => broughtUp(kept as Kept),
-      storage: createJSONStorage(() => localStorage),
-      // The household itself is too large for this: keptState has it.
-      partialize: ({ waiting, settled, aheadMs }) => ({ waiting, settled, aheadMs }),
-      onRehydrateStorage: () => (store) => {
-        // Once the store is there: what was kept can be read before it is.
-        if (store) void Promise.resolve().then(() => recall(store));
-      },
-    },
-  ),
-);
-
-/** Shows what this browser knew of the household, until the server tells. */
-async function recall({ server, waiting }: Pick<HouseholdStore, 'server' | 'waiting'>): Promise<void> {
-  // A page of an older version kept it beside what waits.
-  if (server) keepServer(server);
-  const { settled } = useHouseholdStore.getState();
-  // It may have been kept by a page that did not know of a part of it.
-  const kept = server ? undefined : await readKept();
-  const known = server ?? laidOver(kept && broughtUp({ server: kept, waiting: [] }).server, settled);
-  const now = useHouseholdStore.getState();
-  if (!known || (now.server && now.server !== server)) return;
-  useHouseholdStore.setState({ server: known, state: laidOver(known, server ? waiting : now.waiting) });
+/** Shows the outbox as it stands in this browser. */
+async function showOutbox(): Promise<void> {
+  const stored = mayKeep() ? await readOutbox() : readPage();
+  const known = get();
+  const ids = new Set(stored.map(({ id }) => id));
+  // Another tab may know already that the server has it, and this one not yet.
+  const ahead = known.rows.filter((row) => row.sent && !ids.has(row.id) && !isIn(row, { ...known, covered }));
+  showRows([...ahead, ...stored]);
 }
 
-/** Keeps what the server told; what was settled until then is in it. */
-function keepServer(server: HouseholdState): void {
-  const known = new Set(useHouseholdStore.getState().settled.map(({ id }) => id));
-  keepState(server, () => {
-    const { settled } = useHouseholdStore.getState();
-    if (known.size > 0) useHouseholdStore.setState({ settled: settled.filter(({ id }) => !known.has(id)) });
+/** Lays what waits over what the server told; what is in that already goes. */
+function showRows(all: readonly OutboxRow[], told: Partial<HouseholdStore> = {}): void {
+  const known = { ...get(), ...told };
+  const rows = all.filter((row) => !isIn(row, { ...known, covered }));
+  const refused = rows.filter((row) => row.refused);
+  set({
+    ...told,
+    rows,
+    waiting: rows.filter(isWaiting),
+    refused,
+    keeps: isAllKept(),
+    state: laidOver(
+      known.server,
+      rows.filter((row) => !row.refused),
+    ),
   });
 }
 
-type Get = () => HouseholdStore;
-type Set = (part: Partial<HouseholdStore>) => void;
+function laidOver(server: HouseholdState | undefined, rows: readonly OutboxRow[]): HouseholdState | undefined {
+  return server && rows.reduce((state, { write }) => applyWrite(state, write), server);
+}
+
+/** What this browser kept is on the screen before the server is asked: of what is known only the changes are read. */
+let recalled: Promise<void> | undefined;
+
+function recall(): Promise<void> {
+  return (recalled ??= (async () => {
+    hearTabs((news) => news === 'outbox' && void showOutbox());
+    await takeOver().catch(() => undefined);
+    const [kept, aheadMs, heardAt] = await Promise.all([
+      readKeptHousehold(),
+      readFact<number>('aheadMs'),
+      readFact<number>('heardAt'),
+    ]);
+    const clock = { aheadMs: get().aheadMs ?? aheadMs, heardAt: get().heardAt ?? heardAt };
+    const household = kept && !get().server ? { server: kept.state, tag: kept.tag } : {};
+    showRows(await readOutbox(), { ...clock, ...household });
+  })().catch(() => undefined));
+}
 
 let running: Promise<void> | undefined;
 /** Something has changed since the run that is under way has asked. */
 let stale = false;
 let retry: ReturnType<typeof setTimeout> | undefined;
+let retries = 0;
 
 /** One run at a time, and another one after it where somebody called meanwhile: nothing entered or changed is left. */
-async function syncOnce(get: Get, set: Set): Promise<void> {
+async function sync(): Promise<void> {
   if (running) {
     stale = true;
     return running;
@@ -193,57 +204,66 @@ async function syncOnce(get: Get, set: Set): Promise<void> {
   const runs = async () => {
     do {
       stale = false;
-      await run(get, set);
-    } while (stale && get().noSignalSince === undefined);
+      await run();
+    } while (stale && get().signal.kind === 'good');
   };
   running = runs().finally(() => (running = undefined));
   await running;
 }
 
-async function run(get: Get, set: Set): Promise<void> {
+async function run(): Promise<void> {
   clearTimeout(retry);
-  const own = get().waiting.length > 0;
-  for (let first = get().waiting[0]; first; first = get().waiting[0]) {
-    const { id, write } = first;
-    const result = await send(write);
-    if (result.kind === 'noSignal') return lostSignal(get, set, result.trouble);
-    const waiting = get().waiting.filter((other) => other.id !== id);
-    const known = get().server;
-    const server = known && result.kind === 'kept' ? applyWrite(known, write) : known;
-    const refused = result.kind === 'refused' ? { write, message: result.message } : get().refused;
-    const settled = result.kind === 'kept' ? [...get().settled, first] : get().settled;
-    set({ server, waiting, settled, refused, state: laidOver(server, waiting) });
-    if (server) keepServer(server);
+  await recall();
+  if (get().waiting.length > 0) {
+    const { answered, failure, nextAt } = await sendOutbox(showOutbox);
+    if (failure) return lost(failure);
+    if (answered > 0) heard();
+    if (nextAt !== undefined) later(nextAt - Date.now());
+    // What was sent is on the screen already; the rest is asked for when the hand rests.
+    if (answered > 0 && get().server) return later(REST_MS);
   }
-  // What was sent is on the screen already; the rest is asked for when the hand rests.
-  if (own && get().server && get().noSignalSince === undefined) {
-    retry = setTimeout(() => void get().sync(), REST_MS);
-    return;
-  }
-  const { server: known, tag } = get();
-  const fetched = await fetchState(known && tag && { state: known, tag });
-  if (!fetched) return lostSignal(get, set);
+  const { server, tag, rows } = get();
+  const sent = [...rows, ...(await readOutbox())].filter((row) => row.sent);
+  const fetched = await fetchState(server && tag && { state: server, tag });
+  if (fetched.kind === 'refused') return lost({ kind: 'trouble', message: fetched.message });
+  if (fetched.kind !== 'fetched') return lost(fetched);
+  if (!fetched.changes) for (const { id } of sent) covered.add(id);
+  take(fetched);
+}
+
+function take(fetched: Extract<Awaited<ReturnType<typeof fetchState>>, { kind: 'fetched' }>): void {
   // Meanwhile the server may have told more by itself.
   const before = get();
   const isOlder =
     before.tag?.epoch === fetched.tag?.epoch && (before.tag?.revision ?? 0) > (fetched.tag?.revision ?? 0);
   const server = isOlder && before.server ? before.server : unchangedKept(before.server, fetched.state);
-  const aheadMs = steadyAhead(fetched.clock, server.demoOffsetMs, get().aheadMs);
-  const isSame = server === get().server;
-  const newest = isOlder ? get().tag : fetched.tag;
-  const signal = { aheadMs, noSignalSince: undefined, trouble: undefined, tag: newest, isDamaged: fetched.isDamaged };
-  set(isSame ? signal : { ...signal, server, state: laidOver(server, get().waiting) });
-  if (!isSame) keepServer(server);
+  const tag = isOlder ? before.tag : fetched.tag;
+  const aheadMs = steadyAhead(fetched.clock, server.demoOffsetMs, before.aheadMs);
+  if (aheadMs !== before.aheadMs) void keepFact('aheadMs', aheadMs);
+  showKnown({ server, tag }, { aheadMs, isDamaged: fetched.isDamaged });
+  heard();
+  if (isOlder || (server === before.server && isSame(tag, before.tag))) return;
+  if (fetched.changes) void keepChanges(fetched.changes, server, { tag, covered });
+  else void keepHousehold(server, { tag, covered });
+}
+
+/** Shows what the server told, without drawing anything anew where nothing is another. */
+function showKnown(known: Pick<HouseholdStore, 'server' | 'tag'>, more: Partial<HouseholdStore> = {}): void {
+  const { rows, server } = get();
+  if (known.server === server && !rows.some((row) => isIn(row, { ...known, covered }))) set({ ...known, ...more });
+  else showRows(rows, { ...known, ...more });
 }
 
 /** What another screen wrote comes by itself: where it goes on from what is known here, nothing need be asked. */
-function hear(change: StateChange, get: Get, set: Set): void {
+function hear(change: StateChange): void {
   const { server, tag } = get();
   if (tag && change.epoch === tag.epoch && change.revision <= tag.revision) return;
   if (!server || change.whole || change.epoch !== tag?.epoch || change.from !== tag.revision) return void get().sync();
   const next = unchangedKept(server, withChange(server, change));
-  set({ server: next, tag: { epoch: change.epoch, revision: change.revision }, state: laidOver(next, get().waiting) });
-  keepServer(next);
+  const newest = { epoch: change.epoch, revision: change.revision };
+  showKnown({ server: next, tag: newest });
+  heard();
+  void keepChanges([change], next, { tag: newest, covered });
   // A clock that was moved is measured anew: what was told may have been a while on its way.
   if (next.demoOffsetMs !== server.demoOffsetMs) void get().sync();
 }
@@ -258,7 +278,36 @@ function unchangedKept(before: HouseholdState | undefined, now: HouseholdState):
   return Object.fromEntries(parts) as HouseholdState;
 }
 
-function lostSignal(get: Get, set: Set, trouble?: string): void {
-  set({ noSignalSince: get().noSignalSince ?? Date.now(), trouble });
-  retry = setTimeout(() => void get().sync(), RETRY_MS);
+let heardKeptAt = 0;
+
+function heard(): void {
+  const now = Date.now();
+  retries = 0;
+  set({ heardAt: now, ...(get().signal.kind !== 'good' && { signal: { kind: 'good' } }) });
+  if (Math.abs(now - heardKeptAt) < HEARD_MS) return;
+  heardKeptAt = now;
+  void keepFact('heardAt', now);
+}
+
+function lost(signal: Failure): void {
+  set({ signal });
+  later(Math.min(LONGEST_RETRY_MS, RETRY_MS * 1.5 ** retries));
+  retries += 1;
+  if (signal.kind === 'not-let-in') shutOut();
+}
+
+/** Tries again after a while, or sooner where that is due already. */
+function later(afterMs: number): void {
+  clearTimeout(retry);
+  retry = setTimeout(() => void get().sync(), Math.max(0, afterMs));
+}
+
+/**
+ * Shut out meanwhile: this device forgets the household and shows where a code is typed; what waits here stays. With a load at
+ * the boil its clock is more than that: it stays until the load is out.
+ */
+function shutOut(): void {
+  const { state, aheadMs } = get();
+  if (state && isInProcess(state, Date.now() + (aheadMs ?? 0))) return;
+  void forgetHousehold().then(() => window.location.assign('/let-in'));
 }

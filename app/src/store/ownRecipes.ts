@@ -19,8 +19,10 @@ export function layRecipesOfStore(): void {
   useHouseholdStore.subscribe(lay);
   // What the server did not take is a draft again: nothing that was typed is gone.
   useHouseholdStore.subscribe(({ refused }, before) => {
-    if (refused?.write.kind !== 'recipe' || refused === before.refused) return;
-    usePageDrafts.getState().change(refused.write.recipe);
+    const known = new Set(before.refused.map(({ id }) => id));
+    for (const { id, write } of refused) {
+      if (write.kind === 'recipe' && !known.has(id)) usePageDrafts.getState().change(write.recipe);
+    }
   });
 }
 

@@ -3,7 +3,7 @@ import { type SeasonReport } from '@hoddle/core/season/seasonReport';
 import { v7 as uuidV7 } from 'uuid';
 import * as v from 'valibot';
 import { create } from 'zustand';
-import { ask, sendRequest } from './api';
+import { ask, askTo } from './api';
 import { useHouseholdStore } from './householdStore';
 
 /** How often it is asked how far a planning has come. */
@@ -84,13 +84,13 @@ export const useSeasonStore = create<SeasonStore>()((set, get) => {
       // What was entered just before, a day lost, is on the server before it plans.
       const { waiting, sync } = useHouseholdStore.getState();
       if (waiting.length > 0) await sync();
-      const result = await sendRequest({ method: 'POST', path: '/season-plans', body: { id, ...asked } });
-      if (result.kind === 'kept') return follow(key, planning);
+      const result = await askTo('POST', '/season-plans', { id, ...asked });
+      if (result.kind === 'done') return follow(key, planning);
       put(key, { ...planning, state: 'failed', message: result.kind === 'refused' ? result.message : BROKEN_OFF });
     },
     stop: (key) => {
       const planning = get().plannings[key];
-      if (planning?.state === 'planning') void sendRequest({ method: 'DELETE', path: `/season-plans/${planning.id}` });
+      if (planning?.state === 'planning') void askTo('DELETE', `/season-plans/${planning.id}`);
     },
     forget: (key) => {
       const { [key]: _, ...others } = get().plannings;

@@ -7,7 +7,7 @@ import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import memoizeOne from 'memoize-one';
 import { useEffect, useState } from 'react';
-import { useHouseholdStore } from './householdStore';
+import { stateAsEntered, useHouseholdStore } from './householdStore';
 import { pagesOf } from './pagesOf';
 
 /** The state a screen shows. Screens are only drawn once there is one. */
@@ -35,7 +35,7 @@ const groundOf = memoizeOne((altitudeFt: number | null, pages: HouseholdPages) =
 
 /** The household as it stands this moment, after whatever was entered before: for a key that enters one thing after another. */
 export function householdAsEntered(): Known | undefined {
-  const { state } = useHouseholdStore.getState();
+  const state = stateAsEntered();
   return state && asItStands(state as Known);
 }
 

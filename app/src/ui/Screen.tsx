@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { DemoClock } from '@/features/today/DemoClock';
-import { SignalLine } from '@/features/today/SignalLine';
+import { SignalLine } from '@/features/signal/SignalLine';
 import { COLOURS } from './colours';
 import { ScreenBoundary } from './ScreenBoundary';
 import { StationBar, useIsWide } from './StationBar';

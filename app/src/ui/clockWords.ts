@@ -1,4 +1,6 @@
-import { format, isSameDay, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { isSameDay } from 'date-fns/isSameDay';
+import { parseISO } from 'date-fns/parseISO';
 
 /** "7:40 am" */
 export function clockTime(at: number): string {

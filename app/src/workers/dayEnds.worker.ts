@@ -1,4 +1,5 @@
-import { type DayQuestion, planDay } from '@hoddle/core/day/planDay';
+import { planDay } from '@hoddle/core/day/planDay';
+import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { type Asked, laidAnd } from './asked';
 import { type DayEnd } from './dayEnd';
 

@@ -3,7 +3,7 @@ import { type Batch } from '../../src/day/batch';
 import { dayOf } from '../../src/day/dayOf';
 import { scheduleProblemOf } from '../../src/day/dayProblem';
 import { USUAL_KITCHEN } from '../../src/day/kitchenSetup';
-import { type DayQuestion } from '../../src/day/planDay';
+import { type DayQuestion } from '../../src/day/questionOfDay';
 import { type ScheduleProblem } from '../../src/day/search/scheduleProblem';
 import { CANNERS } from '../../src/handbook/canners';
 import { KG_PER_LB } from '../../src/measure/amount';

@@ -1,5 +1,5 @@
 import { USUAL_KITCHEN } from '../../src/day/kitchenSetup';
-import { type DayQuestion } from '../../src/day/planDay';
+import { type DayQuestion } from '../../src/day/questionOfDay';
 import { type Chance } from '../chance';
 import { type Made, productQuestion } from './productDay';
 

@@ -1,7 +1,8 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { type DayProblem, scheduleProblemOf } from '../../src/day/dayProblem';
-import { type DayQuestion, planDay, problemOf } from '../../src/day/planDay';
+import { planDay } from '../../src/day/planDay';
+import { type DayQuestion, problemOf } from '../../src/day/questionOfDay';
 import { needsHands } from '../../src/day/restOfDay';
 import { placeInOrder } from '../../src/day/search/placeInOrder';
 import { readProblem } from '../../src/day/search/readProblem';

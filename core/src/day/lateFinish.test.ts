@@ -1,7 +1,8 @@
 import { chanceFrom } from '../../bench/chance';
 import { livedEnd } from '../../bench/day/livedDay';
 import { randomDay } from '../../bench/day/randomDay';
-import { type DayQuestion, planDay, problemOf } from './planDay';
+import { planDay } from './planDay';
+import { type DayQuestion, problemOf } from './questionOfDay';
 import { lateFinishMin } from './lateFinish';
 
 const SEED = 20_260_829;

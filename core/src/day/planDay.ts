@@ -1,16 +1,13 @@
 import { type Assignment, type Assignments, assignments } from './assignments';
-import { type Batch } from './batch';
-import { type DayKitchen, dayOf } from './dayOf';
 import { type DayProblem, type DayTask, isCannerResource, type ScheduledTask, scheduleProblemOf } from './dayProblem';
 import { inNumberOrder } from './inNumberOrder';
-import { DAY_MIN } from './kitchenSetup';
 import { inWords } from './inWords';
 import { readProblem } from './search/readProblem';
 import { rootBound } from './search/rootBound';
 import { type RuleNotMet } from './search/scheduleProblem';
 import { type ScheduleSearch, startSearch } from './search/searchSchedule';
 import { unmetRule } from './search/unmetRule';
-import { type DayProgress, restOfDay } from './restOfDay';
+import { type DayQuestion, problemOf } from './questionOfDay';
 import { settled } from './settled';
 import { heatedFor, hotTooLong } from './waterInTime';
 
@@ -44,23 +41,6 @@ export interface DayPlanner {
 export type DayRefusal =
   | { readonly kind: 'refusal'; readonly cause: 'no-canner' }
   | { readonly kind: 'refusal'; readonly cause: 'rules'; readonly unmet: RuleNotMet };
-
-export interface DayQuestion extends Omit<DayKitchen, 'cannerOf'> {
-  readonly batches: readonly Batch[];
-  readonly seed?: number;
-  /** How far the day has come; its plan then begins now, and what has begun stays where it is. */
-  readonly progress?: DayProgress;
-  /** Pauses that are too long already are let go: food waits longer than it should, and the cook is told. */
-  readonly letGo?: boolean;
-}
-
-/** The day, or what is left of it. */
-export function problemOf(question: DayQuestion, cannerOf?: Assignment): DayProblem {
-  const { progress, batches, startMinute, letGo } = question;
-  const whole = (from: number) => dayOf(batches, { ...question, startMinute: from, ...(cannerOf && { cannerOf }) });
-  if (!progress) return whole(startMinute);
-  return restOfDay(whole((startMinute + progress.nowMin) % DAY_MIN), progress, letGo);
-}
 
 function waysOf({ batches, canners, ownJars, progress }: DayQuestion): Assignments {
   const usable = canners.filter(({ id }) => !progress?.cannersOut.includes(id));

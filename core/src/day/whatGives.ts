@@ -1,5 +1,6 @@
 import { type Batch } from './batch';
-import { type DayQuestion, planDay } from './planDay';
+import { planDay } from './planDay';
+import { type DayQuestion } from './questionOfDay';
 
 /** What would make a day possible that cannot be done as it is. */
 export type WayOut =

@@ -2,6 +2,7 @@ import MiniSearch from 'minisearch';
 import { CROP_NAMES } from './crops';
 import { isOwnProduct } from './ownIds';
 import { rememberedOfPages } from './laidBeside';
+import { folded, key } from './nearProducts';
 import { allProducts, findProduct, type ProductRow } from './products';
 
 interface Entry {
@@ -10,15 +11,6 @@ interface Entry {
   readonly otherNames: string;
   readonly crops: string;
   readonly form: string;
-}
-
-/** "purée" is found by "puree": accents are dropped on both sides. */
-function folded(term: string): string {
-  return term
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replace(/(ies|es|s)$/, (end) => (end === 'ies' ? 'y' : ''));
 }
 
 const INDEX = rememberedOfPages<'all', MiniSearch<Entry>>();
@@ -63,16 +55,4 @@ export function searchProducts(text: string, most = allProducts().length): Produ
   const isCalled = ({ name, otherNames }: ProductRow) =>
     [name, ...otherNames].some((known) => key(known) === key(typed));
   return [...rows.filter(isCalled), ...rows.filter((row) => !isCalled(row))].slice(0, most);
-}
-
-/** The product whose id, name or other name is exactly this, whatever its case and accents. */
-export function productCalled(text: string): ProductRow | undefined {
-  const asked = key(text.trim());
-  return allProducts().find(({ product, name, otherNames }) =>
-    [product, name, ...otherNames].some((known) => key(known) === asked),
-  );
-}
-
-function key(text: string): string {
-  return text.split(/\s+/).map(folded).join(' ');
 }

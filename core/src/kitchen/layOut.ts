@@ -1,5 +1,5 @@
 import { type DayProblem, type DayTask, type ScheduledTask, scheduleProblemOf } from '../day/dayProblem';
-import { type DayQuestion, problemOf } from '../day/planDay';
+import { type DayQuestion, problemOf } from '../day/questionOfDay';
 import { placeInOrder } from '../day/search/placeInOrder';
 import { readProblem } from '../day/search/readProblem';
 import { settled } from '../day/settled';

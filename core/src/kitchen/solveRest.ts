@@ -1,5 +1,6 @@
 import { lateFinishMin } from '../day/lateFinish';
-import { type DayQuestion, planDay, problemOf } from '../day/planDay';
+import { planDay } from '../day/planDay';
+import { type DayQuestion, problemOf } from '../day/questionOfDay';
 import { type DayProgress } from '../day/restOfDay';
 import { type LaidOut, layOut, withWhatWas } from './layOut';
 

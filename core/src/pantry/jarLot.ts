@@ -44,6 +44,8 @@ export const MOVEMENT_WAYS = {
   missing: 'out',
   moved: 'across',
   opened: 'across',
+  /** Told as gone, and not there: another hand had them before. It stands until somebody has looked. */
+  short: 'none',
   undone: 'none',
 } as const;
 export type MovementKind = keyof typeof MOVEMENT_WAYS;

@@ -3,7 +3,7 @@ import { rememberedOfPages } from '../handbook/laidBeside';
 import { isJarSize, JAR_SIZES, JARS, type JarSize } from '../handbook/jars';
 import { findProduct, type ProductId, type ProductRow } from '../handbook/products';
 import { hasSureCard } from '../handbook/cards';
-import { searchProducts } from '../handbook/searchProducts';
+import { nearProducts } from '../handbook/nearProducts';
 import { type Confidence } from '../handbook/source';
 import { type AcidDose } from './acidDose';
 import { boilingPointF } from './boilingPoint';
@@ -241,7 +241,7 @@ function changedTooFar(product: ProductRow, changes: readonly ChangeVerdict[], m
 }
 
 function unknownProduct(asked: string): Refusal {
-  const near = searchProducts(asked, 5).map(({ product }) => product);
+  const near = nearProducts(asked, 5).map(({ product }) => product);
   const reason = `Nobody tested ${quoted(asked)} as far as the handbook knows, so there is no time for it.`;
   return refusal(
     'unknown-product',

@@ -1,7 +1,7 @@
 import { cardsOf } from '../handbook/cards';
 import { CROP_IDS, type CropId, isCrop } from '../handbook/crops';
 import { allProducts, type ProductId } from '../handbook/products';
-import { productCalled } from '../handbook/searchProducts';
+import { productCalled } from '../handbook/nearProducts';
 import { rememberedOfPages } from '../handbook/laidBeside';
 import { mainLine } from './cardCrops';
 import { recipeName } from './recipeName';

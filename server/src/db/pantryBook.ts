@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { type Transaction } from 'sequelize';
+import { clashId } from '@hoddle/contract/clashId';
 import { arrivalOf, isSameLot } from '@hoddle/core/pantry/arrival';
 import { effectsOf, type JarLot, type Movement, MOVEMENT_WAYS } from '@hoddle/core/pantry/jarLot';
 import { Ledger } from '@hoddle/core/pantry/ledger';
@@ -10,6 +11,13 @@ import { lotOf, lotRow, movementOf, movementRow } from './pantryRows';
 import { type Rows } from './rowStore';
 import { householdRow } from './householdRow';
 import { type Tables } from './tables';
+
+/** More jars were to go than are there. */
+export class NotEnough extends Problem {
+  constructor(message: string) {
+    super(409, 'not-enough', message);
+  }
+}
 
 /** Movements this young go to every screen; older ones are added up. */
 const LATELY_MS = 60 * 24 * 60 * 60_000;
@@ -70,10 +78,24 @@ export class PantryBook {
     if (movement.undoes !== undefined && this.ledger.movement(movement.undoes)?.lotId !== movement.lotId) {
       throw new Problem(404, 'no-movement', 'There is nothing to undo: these jars were not moved so.');
     }
-    if (!this.ledger.allows(movement)) throw new Problem(409, 'not-enough', this.tooFew(movement));
+    if (!this.ledger.allows(movement)) {
+      if (movement.undoes === undefined) throw new NotEnough(this.tooFew(movement));
+      throw new Problem(409, 'not-enough', this.tooFew(movement));
+    }
     const arrived = await this.arrive(lot, movement, transaction);
     transaction.afterCommit(() => this.enter(arrived ? [arrived] : [], [movement]));
     return true;
+  }
+
+  /** Keeps that jars were told as gone which were not there, once, however often they are told. */
+  async tellShort(movement: Movement, transaction: Transaction): Promise<void> {
+    const { lotId, at, note } = movement;
+    const jars = movement.jars - this.ledger.jars(lotId);
+    const id = clashId(movement.id);
+    if (jars <= 0 || this.ledger.movement(id)) return;
+    const short: Movement = { id, lotId, kind: 'short', jars, at, ...(note !== undefined && { note }) };
+    await keepOnce(this.tables.movements, movementRow(short), transaction);
+    transaction.afterCommit(() => this.enter([], [short]));
   }
 
   /** What every screen is told: lots with jars in them or touched lately, and the movements of the last weeks. */

@@ -57,6 +57,11 @@ export class StateBook {
     return this.clock.now(householdRow(this.rows).demoOffsetMs);
   }
 
+  /** Which state has all in it that is written by now: epoch and revision, as `ETag` has them. */
+  get tag(): string {
+    return `${this.epoch}.${this.revision}`;
+  }
+
   /** Calls at every change, soon after it. @returns what ends it */
   listen(tell: Teller): () => void {
     // What is told first goes on from what stands now.

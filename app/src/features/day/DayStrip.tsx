@@ -1,4 +1,6 @@
-import { addHours, startOfHour, format } from 'date-fns';
+import { addHours } from 'date-fns/addHours';
+import { startOfHour } from 'date-fns/startOfHour';
+import { format } from 'date-fns/format';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useHousehold } from '@/store/useHousehold';

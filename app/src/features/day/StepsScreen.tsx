@@ -1,5 +1,5 @@
 import { nameOf } from '@hoddle/core/day/batch';
-import { problemOf } from '@hoddle/core/day/planDay';
+import { problemOf } from '@hoddle/core/day/questionOfDay';
 import { type DayProblem, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { type Why, whyThen } from '@hoddle/core/day/whyThen';
 import { useMemo } from 'react';

@@ -1,11 +1,11 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
-import { type DayQuestion } from '@hoddle/core/day/planDay';
+import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { spoilsBy } from '@hoddle/core/day/spoilsBy';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type LoadOrder, type LoadState } from '@hoddle/core/kitchen/loadState';
-import { isSameDay } from 'date-fns';
+import { isSameDay } from 'date-fns/isSameDay';
 import { standingLoads } from '@/features/kitchen/standingLoads';
 import { isoDay, minuteOfDay } from '@/ui/clockWords';
 import { heatUpsTaken, restsTaken } from './cannerTimes';

@@ -1,6 +1,6 @@
 import { type Batch } from '@hoddle/core/day/batch';
 import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
-import { type DayQuestion, problemOf } from '@hoddle/core/day/planDay';
+import { type DayQuestion, problemOf } from '@hoddle/core/day/questionOfDay';
 import { type DayProgress } from '@hoddle/core/day/restOfDay';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf } from '@hoddle/core/day/sharedLoad';
 import { cooksThere } from '@hoddle/core/kitchen/cooksThere';

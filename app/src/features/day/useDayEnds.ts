@@ -1,5 +1,5 @@
 import { type Batch } from '@hoddle/core/day/batch';
-import { type DayQuestion } from '@hoddle/core/day/planDay';
+import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { useEffect, useMemo, useState } from 'react';
 import { askedWithRecipes } from '@/store/ownRecipes';
 import { useHousehold } from '@/store/useHousehold';

@@ -15,7 +15,12 @@ export function CorrectPickScreen({ pickId }: { pickId: string }) {
   const router = useRouter();
   const enter = useHouseholdStore((store) => store.enter);
   const { picks } = useHousehold();
-  const pick = picks.find(({ id }) => id === pickId);
+  const refused = useHouseholdStore((store) => store.refused);
+  // What the server did not take is put right here, too: it is sent anew then.
+  const notTaken = refused.flatMap(({ write }) =>
+    (write.kind === 'pick' || write.kind === 'pick-corrected') && write.pick.id === pickId ? [write] : [],
+  )[0];
+  const pick = picks.find(({ id }) => id === pickId) ?? notTaken?.pick;
   if (!pick) {
     return (
       <Screen station="harvest" title="No such pick" backTo="/harvest">
@@ -33,7 +38,7 @@ export function CorrectPickScreen({ pickId }: { pickId: string }) {
         // The day is kept to the hour unless it was changed.
         const sameDay = isoDay(corrected.pickedAt) === isoDay(pick.pickedAt);
         const pickedAt = sameDay ? pick.pickedAt : corrected.pickedAt;
-        enter({ kind: 'pick-corrected', pick: { ...corrected, id: pick.id, pickedAt } });
+        enter({ kind: notTaken?.kind ?? 'pick-corrected', pick: { ...corrected, id: pick.id, pickedAt } });
         router.navigate('/harvest');
       }}
     />

@@ -1,7 +1,8 @@
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { type Place } from '@hoddle/core/harvest/pick';
 import { weekday } from '@/ui/clockWords';
-import { format, isSameDay } from 'date-fns';
+import { format } from 'date-fns/format';
+import { isSameDay } from 'date-fns/isSameDay';
 
 const DAY_MS = 24 * 60 * 60_000;
 

@@ -1,4 +1,7 @@
-import { addHours, isValid, parse, startOfDay } from 'date-fns';
+import { addHours } from 'date-fns/addHours';
+import { isValid } from 'date-fns/isValid';
+import { parse } from 'date-fns/parse';
+import { startOfDay } from 'date-fns/startOfDay';
 
 /** The ways a day is written by hand; without a year it is this one. */
 const FORMATS = [

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { DemoClock } from '@/features/today/DemoClock';
-import { SignalLine } from '@/features/today/SignalLine';
+import { SignalLine } from '@/features/signal/SignalLine';
 import { useNow } from '@/store/useHousehold';
 import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';

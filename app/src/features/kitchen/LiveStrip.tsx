@@ -1,4 +1,6 @@
-import { addHours, format, startOfHour } from 'date-fns';
+import { addHours } from 'date-fns/addHours';
+import { format } from 'date-fns/format';
+import { startOfHour } from 'date-fns/startOfHour';
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { useState } from 'react';

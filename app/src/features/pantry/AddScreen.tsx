@@ -1,7 +1,8 @@
 import { readDay } from '@hoddle/core/formats/readDay';
 import { JAR_SIZES, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { findProduct, type ProductId, productRow } from '@hoddle/core/handbook/products';
-import { productCalled, searchProducts } from '@hoddle/core/handbook/searchProducts';
+import { productCalled } from '@hoddle/core/handbook/nearProducts';
+import { searchProducts } from '@hoddle/core/handbook/searchProducts';
 import { bestBy } from '@hoddle/core/pantry/keepsUntil';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';

@@ -1,6 +1,7 @@
 import { BackupsReply } from '@hoddle/contract/backup';
 import { Health } from '@hoddle/contract/health';
-import { format, formatDistanceStrict } from 'date-fns';
+import { format } from 'date-fns/format';
+import { formatDistanceStrict } from 'date-fns/formatDistanceStrict';
 import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import * as v from 'valibot';

@@ -53,8 +53,7 @@ function BackupPart() {
     const reply = await post(path, file);
     setBusy(false);
     if (reply.kind === 'refused') return setSaid({ words: reply.message, good: false });
-    if (reply.kind === 'noSignal')
-      return setSaid({ words: 'The server does not answer. Nothing was changed.', good: false });
+    if (reply.kind === 'noSignal') return setSaid({ words: `${reply.message} Nothing was changed.`, good: false });
     const done = v.safeParse(RestoreReply, reply.body);
     setChosen(undefined);
     setSaid({

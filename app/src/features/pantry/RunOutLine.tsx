@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg';
 import { COLOURS } from '@/ui/colours';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 
 const MONTH_MS = 30.44 * 24 * 60 * 60_000;
 const HIGH = 64;

@@ -6,7 +6,8 @@ import { readyFrom } from '@hoddle/core/pantry/keepsUntil';
 import { type PantryPlace } from '@hoddle/core/pantry/place';
 import { type StockedLot } from '@hoddle/core/pantry/shelf';
 import { recipeName } from '@hoddle/core/recipe/recipeName';
-import { format, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import { dayAndDate, monthAndYear } from '@/ui/clockWords';
 
 /** "mid Feb", "early Mar", "late Dec 2027": a third of a month is as near as a forecast is. */
@@ -73,6 +74,7 @@ export const MOVED_WORDS: Readonly<Record<MovementKind, string>> = {
   missing: 'missing when counted',
   moved: 'carried elsewhere',
   opened: 'opened',
+  short: 'told as gone, and not there',
   undone: 'undone',
 };
 

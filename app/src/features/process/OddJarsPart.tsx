@@ -9,7 +9,7 @@ import { isCanned } from '@hoddle/core/day/batch';
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { CANNER_STEPS } from '@hoddle/core/handbook/steps';
 import { type Method } from '@hoddle/core/process/method';
-import { isSameDay } from 'date-fns';
+import { isSameDay } from 'date-fns/isSameDay';
 import { View } from 'react-native';
 import { useDay } from '@/features/day/useDay';
 import { useHousehold } from '@/store/useHousehold';

@@ -1,6 +1,6 @@
 import { type ReportedDay } from '@hoddle/core/season/seasonReport';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { useId, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, ClipPath, Defs, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';

@@ -4,7 +4,8 @@ import { productRow } from '@hoddle/core/handbook/products';
 import { type PlanChange } from '@hoddle/core/season/planChanges';
 import { type ReportedBatch, type ReportedGoal, type ReportedTaking } from '@hoddle/core/season/seasonReport';
 import { type SeasonPin } from '@hoddle/core/season/seasonProblem';
-import { format, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 
 /** Less is a quarter pound that rounds to nothing. */
 const LEAST_TOLD_KG = 0.06;

@@ -1,5 +1,6 @@
 import Clock from 'lucide-react-native/icons/clock';
-import { addDays, set } from 'date-fns';
+import { addDays } from 'date-fns/addDays';
+import { set } from 'date-fns/set';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';

@@ -10,6 +10,7 @@ import { FrozenAsks } from '@/features/harvest/FrozenPart';
 import { keepingOf } from '@/features/harvest/keepingWords';
 import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
 import { type Day, hasPlan, useDay } from '@/features/day/useDay';
+import { ShellPart } from '@/features/signal/ShellPart';
 import { SeasonLink } from '@/features/season/SeasonLink';
 import { LidsToPress } from '@/features/pantry/LidsToPress';
 import { useHousehold, useNow } from '@/store/useHousehold';
@@ -24,7 +25,7 @@ import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
-import { isSameDay } from 'date-fns';
+import { isSameDay } from 'date-fns/isSameDay';
 import { SlowPart } from './SlowPart';
 
 /** What burns, what is planned, what cools: the first look in the morning. */
@@ -56,6 +57,7 @@ export function TodayScreen() {
           {day && <DayPlate day={day} now={now} />}
           {day?.live && <SlowPart day={day} live={day.live} now={now} />}
           {!day?.loads.some(({ phase }) => phase === 'planned') && crops[0] && <NextPlate item={crops[0]} now={now} />}
+          <ShellPart />
           <LidsToPress now={now} />
           <ToWriteDown />
           <FrozenAsks />

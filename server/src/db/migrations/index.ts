@@ -10,6 +10,7 @@ import * as recipe from './0008-recipe';
 import * as ownRecipes from './0009-own-recipes';
 import * as lockedLid from './0010-locked-lid';
 import * as trust from './0011-trust';
+import * as shortJars from './0012-short-jars';
 
 /** In the order they run. Forward only: a landed migration is never changed, the next one goes below it. */
 export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -24,4 +25,5 @@ export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Pr
   { name: '0009-own-recipes', up: ownRecipes.up },
   { name: '0010-locked-lid', up: lockedLid.up },
   { name: '0011-trust', up: trust.up },
+  { name: '0012-short-jars', up: shortJars.up },
 ];

@@ -1,5 +1,5 @@
 import { type Device } from '@hoddle/contract/device';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { SmallKey } from '@/ui/SmallKey';

@@ -19,9 +19,7 @@ export function LetInPart({ onPaired }: { onPaired: () => void }) {
     const reply = await askTo('POST', '/pairing-codes', { role });
     const told = reply.kind === 'done' ? v.safeParse(PairingCode, reply.body) : undefined;
     if (told?.success) setOpen(told.output);
-    setSaid(
-      reply.kind === 'refused' ? reply.message : reply.kind === 'noSignal' ? 'The server does not answer.' : undefined,
-    );
+    setSaid(reply.kind === 'done' ? undefined : reply.message);
   };
   if (open) {
     const [first] = open.addresses;

@@ -11,8 +11,8 @@ export function PassphrasePart({ hasOne, onSet }: { hasOne: boolean; onSet: () =
   const [said, setSaid] = useState<string>();
   const set = async () => {
     const reply = await askTo('PUT', '/passphrase', { passphrase: typed });
-    if (reply.kind === 'noSignal') return setSaid('The server does not answer. It is as it was.');
-    if (reply.kind === 'refused') return setSaid(reply.message);
+    if (reply.kind !== 'done')
+      return setSaid(reply.kind === 'refused' ? reply.message : `${reply.message} It is as it was.`);
     setTyped('');
     setSaid('It is set.');
     onSet();

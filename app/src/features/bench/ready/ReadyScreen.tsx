@@ -3,7 +3,7 @@ import { readyBy, readyFrom, type TimedStep } from '@hoddle/core/day/readyTimes'
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
-import { isSameDay } from 'date-fns';
+import { isSameDay } from 'date-fns/isSameDay';
 import { memo, useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { bandCells } from '@/features/process/bandCells';

@@ -1,7 +1,7 @@
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { JAR_SIZES, isJarSize, type JarSize } from '@hoddle/core/handbook/jars';
 import { findProduct } from '@hoddle/core/handbook/products';
-import { productCalled } from '@hoddle/core/handbook/searchProducts';
+import { productCalled } from '@hoddle/core/handbook/nearProducts';
 import { SOURCE_KINDS, type SourceKind } from '@hoddle/core/process/householdSource';
 import { isMethod, type Method } from '@hoddle/core/process/method';
 import { useRouter } from 'expo-router';

@@ -1,6 +1,6 @@
 import { type Pack } from '@hoddle/core/handbook/boilingWater';
 import { type JarSize } from '@hoddle/core/handbook/jars';
-import { productCalled } from '@hoddle/core/handbook/searchProducts';
+import { productCalled } from '@hoddle/core/handbook/nearProducts';
 import { readNumber } from '@hoddle/core/measure/readNumber';
 import { checkHouseholdSource } from '@hoddle/core/process/checkHouseholdSource';
 import { type HouseholdSource, type SourceBand, type SourceKind } from '@hoddle/core/process/householdSource';

@@ -1,0 +1,3 @@
+import { WaitingScreen } from '@/features/signal/WaitingScreen';
+
+export default WaitingScreen;

@@ -1,0 +1,1 @@
+module.exports = { content: ['./src/**/*.{ts,tsx}'], presets: [require('nativewind/preset')] };
