@@ -5,3 +5,9 @@ globalThis.localStorage = {
   setItem: (key, value) => void kept.set(key, String(value)),
   removeItem: (key) => void kept.delete(key),
 };
+const noted = new Map();
+globalThis.sessionStorage = {
+  getItem: (key) => noted.get(key) ?? null,
+  setItem: (key, value) => void noted.set(key, String(value)),
+  removeItem: (key) => void noted.delete(key),
+};

@@ -1,16 +1,5 @@
 import { defineConfig } from '@playwright/test';
-
-/** Debian's Chromium; nothing is downloaded, nothing outside this machine is asked. */
-const CHROMIUM = '/usr/bin/chromium';
-const QUIET = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
+import { CHROMIUM, QUIET } from './chromium';
 
 export default defineConfig({
   timeout: 180_000,

@@ -30,6 +30,13 @@ export class RealServer {
     return server;
   }
 
+  /** Another server upon a file that one had, under the same address. */
+  static async again(port: number, file: string, env: Record<string, string>): Promise<RealServer> {
+    const server = new RealServer(port, file, env);
+    await server.start();
+    return server;
+  }
+
   get address(): string {
     return `http://127.0.0.1:${this.port}`;
   }

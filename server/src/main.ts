@@ -21,7 +21,7 @@ const host = process.env.HOST ?? '127.0.0.1';
 const file = resolve(process.env.HODDLE_DB ?? 'data/hoddle.sqlite');
 const backupFolder = resolve(process.env.HODDLE_BACKUPS ?? backupsOf(file));
 const proxies = listed(process.env.HODDLE_PROXIES);
-const appFolder = resolve(import.meta.dirname, '../../app/dist');
+const appFolder = resolve(process.env.HODDLE_APP ?? resolve(import.meta.dirname, '../../app/dist'));
 const log = createLog(process.env.LOG_LEVEL ?? 'warn');
 
 // What is written here is the household's alone.

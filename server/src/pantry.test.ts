@@ -45,7 +45,7 @@ async function jarsOf(of: Server, lotId: string): Promise<number> {
   const { jarsBefore = 0 } = body.lots.find((each: { id: string }) => each.id === lotId) ?? {};
   const undone = new Set(body.movements.map(({ undoes }: { undoes?: string }) => undoes));
   return body.movements
-    .filter((each: { id: string; kind: string }) => each.kind !== 'undone' && !undone.has(each.id))
+    .filter((each: { id: string; kind: string }) => !['undone', 'short'].includes(each.kind) && !undone.has(each.id))
     .reduce((sum: number, each: { lotId: string; intoLotId?: string; kind: string; jars: number }) => {
       if (each.intoLotId === lotId) return sum + each.jars;
       if (each.lotId !== lotId) return sum;

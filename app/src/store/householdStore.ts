@@ -9,6 +9,7 @@ import { isInProcess } from './inProcess';
 import { keepFact, mayKeep, readFact } from './kept/browserFile';
 import { takeOver } from './kept/fromOlderPage';
 import { forgetHousehold, keepChanges, keepHousehold, readKeptHousehold } from './kept/keptHousehold';
+import { type Entering, noteEntering, takeUpEntering } from './outbox/entering';
 import { addToOutbox, addToPage, changeInOutbox, isAllKept, readOutbox, readPage } from './outbox/outboxFile';
 import { isIn, isWaiting, type OutboxRow } from './outbox/outboxRow';
 import { sendOutbox } from './outbox/sendOutbox';
@@ -98,7 +99,7 @@ export const useHouseholdStore = create<HouseholdStore>()((set, get) => ({
 const { setState: set, getState: get } = useHouseholdStore;
 
 /** Entered, and not on the disk yet: no screen shows it, and the next entry of the same hand counts with it. */
-let entering: readonly OutboxRow[] = [];
+let entering: readonly Entering[] = [];
 
 /** Entries that were sent before all of the household was read: they are in it. */
 const covered = new Set<string>();
@@ -114,10 +115,12 @@ async function enter(write: Write): Promise<void> {
     addToPage(row);
     return outboxChanged();
   }
-  entering = [...entering, { ...row, seq: Infinity }];
+  entering = [...entering, row];
+  noteEntering(entering);
   const isKept = await addToOutbox(row);
   await showOutbox();
   entering = entering.filter(({ id }) => id !== row.id);
+  noteEntering(entering);
   if (isKept) askToKeepForLong();
   tellTabs('outbox');
   void get().sync();
@@ -129,7 +132,7 @@ let asked = false;
 function askToKeepForLong(): void {
   if (asked) return;
   asked = true;
-  void navigator.storage?.persist?.().catch(() => undefined);
+  void globalThis.navigator?.storage?.persist?.().catch(() => undefined);
 }
 
 /** What waits is another: here, in the other tabs, and on its way. */
@@ -167,7 +170,7 @@ function showRows(all: readonly OutboxRow[], told: Partial<HouseholdStore> = {})
   });
 }
 
-function laidOver(server: HouseholdState | undefined, rows: readonly OutboxRow[]): HouseholdState | undefined {
+function laidOver(server: HouseholdState | undefined, rows: readonly Entering[]): HouseholdState | undefined {
   return server && rows.reduce((state, { write }) => applyWrite(state, write), server);
 }
 
@@ -178,6 +181,7 @@ function recall(): Promise<void> {
   return (recalled ??= (async () => {
     hearTabs((news) => news === 'outbox' && void showOutbox());
     await takeOver().catch(() => undefined);
+    await takeUpEntering().catch(() => undefined);
     const [kept, aheadMs, heardAt] = await Promise.all([
       readKeptHousehold(),
       readFact<number>('aheadMs'),
@@ -309,5 +313,5 @@ function later(afterMs: number): void {
 function shutOut(): void {
   const { state, aheadMs } = get();
   if (state && isInProcess(state, Date.now() + (aheadMs ?? 0))) return;
-  void forgetHousehold().then(() => window.location.assign('/let-in'));
+  void forgetHousehold().then(() => window.location.assign('/pair'));
 }

@@ -30,7 +30,8 @@ const page = { addEventListener: () => undefined, removeEventListener: () => und
 beforeAll(() => Object.assign(globalThis, { document: page }));
 afterAll(() => Reflect.deleteProperty(globalThis, 'document'));
 
-beforeEach(() => {
+beforeEach(async () => {
+  for (const row of useHouseholdStore.getState().rows) await useHouseholdStore.getState().giveUp(row);
   useHouseholdStore.setState({
     server: EMPTY_HOUSEHOLD,
     state: EMPTY_HOUSEHOLD,

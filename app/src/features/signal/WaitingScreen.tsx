@@ -1,5 +1,5 @@
 import { type Href, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { type ReactElement, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { countOf, MOVED_WORDS } from '@/features/pantry/pantryWords';
@@ -25,36 +25,40 @@ export function WaitingScreen() {
     <Screen station="bench" title="What waits" backTo="/bench">
       <View className="max-w-[640px] gap-6">
         {isEmpty && <Words>Nothing waits. All that was entered on this device is with the household.</Words>}
-        {refused.length > 0 && (
-          <View role="list" aria-label="Not taken" className="gap-3">
-            <Heading>Not taken</Heading>
-            {refused.map((row) => (
-              <RefusedRow key={row.id} row={row} />
-            ))}
-          </View>
-        )}
-        {clashes.length > 0 && (
-          <View role="list" aria-label="Two hands, the same jars" className="gap-3">
-            <Heading>Two hands, the same jars</Heading>
-            {clashes.map((clash) => (
-              <ClashRow key={clash.movement.id} {...clash} />
-            ))}
-          </View>
-        )}
-        {waiting.length > 0 && (
-          <View role="list" aria-label="On their way" className="gap-3">
-            <Heading>On their way</Heading>
-            <Words tone="ink-2">
-              {signal.kind === 'good' ? '' : 'Sent by themselves as soon as the server is heard, each once. '}
-              {keeps ? 'They are kept on this device until then.' : 'This browser keeps nothing: leave the page open.'}
-            </Words>
-            {waiting.map((row) => (
-              <WaitingRow key={row.id} row={row} />
-            ))}
-          </View>
-        )}
+        <Section
+          title="Not taken"
+          rows={refused.map((row) => (
+            <RefusedRow key={row.id} row={row} />
+          ))}
+        />
+        <Section
+          title="Two hands, the same jars"
+          rows={clashes.map((clash) => (
+            <ClashRow key={clash.movement.id} {...clash} />
+          ))}
+        />
+        <Section
+          title="On their way"
+          note={`${signal.kind === 'good' ? '' : 'Sent by themselves as soon as the server is heard, each once. '}${keeps ? 'They are kept on this device until then.' : 'This browser keeps nothing: leave the page open.'}`}
+          rows={waiting.map((row) => (
+            <WaitingRow key={row.id} row={row} />
+          ))}
+        />
       </View>
     </Screen>
+  );
+}
+
+function Section({ title, note, rows }: { title: string; note?: string; rows: ReactElement[] }) {
+  if (rows.length === 0) return null;
+  return (
+    <View className="gap-3">
+      <Heading>{title}</Heading>
+      {note !== undefined && <Words tone="ink-2">{note}</Words>}
+      <View role="list" aria-label={title} className="gap-3">
+        {rows}
+      </View>
+    </View>
   );
 }
 

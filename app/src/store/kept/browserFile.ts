@@ -20,11 +20,17 @@ export type BrowserFile = IDBPDatabase<BrowserSchema>;
 const PATIENCE_MS = 3_000;
 
 let opened: Promise<BrowserFile | undefined> | undefined;
+let isOpen = false;
 
 /** This browser's own database, opened once; undefined where it keeps nothing (a private window, a disk that is full). */
 export function browserFile(): Promise<BrowserFile | undefined> {
   opened ??= typeof indexedDB === 'undefined' ? Promise.resolve(undefined) : open();
   return opened;
+}
+
+/** Whether it could be opened: known once it was asked for. */
+export function doesKeep(): boolean {
+  return isOpen;
 }
 
 /** Whether there is one at all; else what is entered counts at once. */
@@ -33,7 +39,19 @@ export function mayKeep(): boolean {
 }
 
 function open(): Promise<BrowserFile | undefined> {
-  const file = openDB<BrowserSchema>('hoddle', 1, {
+  // Where it is forbidden some browsers throw at the asking.
+  const file = Promise.resolve().then(openIt);
+  const late = new Promise<undefined>((resolve) => setTimeout(() => resolve(undefined), PATIENCE_MS));
+  return Promise.race([file, late])
+    .catch(() => undefined)
+    .then((found) => {
+      isOpen = found !== undefined;
+      return found;
+    });
+}
+
+function openIt(): Promise<BrowserFile> {
+  return openDB<BrowserSchema>('hoddle', 1, {
     upgrade(db) {
       db.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true }).createIndex('id', 'id', { unique: true });
       db.createObjectStore('parts');
@@ -44,8 +62,6 @@ function open(): Promise<BrowserFile | undefined> {
     blocking: (_from, _to, event) => (event.target as IDBDatabase).close(),
     terminated: () => (opened = undefined),
   });
-  const late = new Promise<undefined>((resolve) => setTimeout(() => resolve(undefined), PATIENCE_MS));
-  return Promise.race([file, late]).catch(() => undefined);
 }
 
 /** Reads one fact, undefined where it is not known. */

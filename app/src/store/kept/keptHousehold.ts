@@ -154,5 +154,5 @@ export async function forgetHousehold(): Promise<void> {
 }
 
 function isSame(a: StateTag | null | undefined, b: StateTag | undefined): boolean {
-  return a?.epoch === b?.epoch && a?.revision === b?.revision;
+  return a != null && a.epoch === b?.epoch && a.revision === b.revision;
 }

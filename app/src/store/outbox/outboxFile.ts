@@ -1,4 +1,4 @@
-import { browserFile, mayKeep } from '../kept/browserFile';
+import { browserFile, doesKeep } from '../kept/browserFile';
 import { placeOf } from './namesOf';
 import { type OutboxRow } from './outboxRow';
 
@@ -9,7 +9,7 @@ const PAGE_SEQ = 1e12;
 
 /** Whether every entry that is on its way is kept by the browser itself. */
 export function isAllKept(): boolean {
-  return pageOnly.length === 0 && mayKeep();
+  return pageOnly.length === 0 && doesKeep();
 }
 
 type Fresh = Omit<OutboxRow, 'seq'>;

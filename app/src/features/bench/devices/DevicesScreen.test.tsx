@@ -30,7 +30,7 @@ function server(me: Me, devices: Partial<DevicesReply> = {}) {
     const asked = `${method} ${path}`;
     if (method !== 'GET') did.push(asked);
     if (asked === `DELETE /api/devices/${phone.id}`) told.devices = [{ ...phone, revokedAt: NOON }];
-    return { ok: true, status: 200, headers: new Headers(), json: async () => answers[asked] };
+    return { ok: true, status: 200, headers: new Headers({ 'x-hoddle': '1' }), json: async () => answers[asked] };
   }) as never;
   return did;
 }

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { askTo } from '@/store/api';
+import { useHouseholdStore } from '@/store/householdStore';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
@@ -12,6 +13,7 @@ import { useDevices } from './useDevices';
 
 /** Who comes in: devices that were let in, a code for the next one, the passphrase, and the certificate. */
 export function DevicesScreen() {
+  const sync = useHouseholdStore((store) => store.sync);
   const { known, look } = useDevices();
   const shutOut = async (id: string) => {
     await askTo('DELETE', `/devices/${id}`);
@@ -29,11 +31,7 @@ export function DevicesScreen() {
         )}
         {known?.devices && <Owners devices={known.devices} look={look} shutOut={shutOut} />}
         {known && known.me.name !== null && (
-          <Key
-            look="outline"
-            words="This device goes"
-            onPress={() => void askTo('DELETE', '/me').then(() => window.location.assign('/'))}
-          />
+          <Key look="outline" words="This device goes" onPress={() => void askTo('DELETE', '/me').then(sync)} />
         )}
       </View>
     </Screen>
