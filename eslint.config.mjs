@@ -2,9 +2,25 @@ import expo from 'eslint-config-expo/flat.js';
 import { configs } from 'typescript-eslint';
 
 export default [
-  { ignores: ['**/node_modules/**', '**/dist/**', '**/.expo/**', 'test-results/**', 'app/nativewind-env.d.ts'] },
+  {
+    ignores: [
+      '**/node_modules/**',
+      '**/dist/**',
+      '**/.expo/**',
+      'test-results/**',
+      '.bare/**',
+      'app/nativewind-env.d.ts',
+    ],
+  },
   ...expo,
   ...configs.strict,
+  {
+    // Its index brings the whole of it along; each function has a file of its own.
+    files: ['app/src/**/*.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': ['error', { paths: [{ name: 'date-fns', message: 'Import date-fns/<function>.' }] }],
+    },
+  },
   {
     files: ['**/*.{ts,tsx}'],
     rules: {
@@ -42,7 +58,7 @@ export default [
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },
   {
-    files: ['**/*.cjs', 'app/*.js'],
+    files: ['**/*.cjs', 'app/*.js', 'e2e/bare/*.js'],
     rules: { '@typescript-eslint/no-require-imports': 'off' },
   },
 ];

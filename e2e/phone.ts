@@ -27,12 +27,6 @@ export class Phone {
     return page;
   }
 
-  /** Waits until the app itself is on the disk: from then on it opens without signal. */
-  async keepsApp(page: Page): Promise<void> {
-    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  }
-
   async signal(is: boolean): Promise<void> {
     await this.browser.setOffline(!is);
   }

@@ -52,10 +52,13 @@ export function ensureModules() {
 export function ensureBuild() {
   const stamp = 'server/dist/.hoddle-sources';
   const sources = ['core', 'contract', 'server', 'app'].flatMap((room) => [
+    ...(room === 'app' ? filesBelow('app/public') : []),
     ...filesBelow(`${room}/src`).filter((file) => !/\.test\.tsx?$/.test(file)),
     `${room}/package.json`,
   ]);
   const setup = [
+    'app/build.mjs',
+    'app/index.js',
     'app/app.json',
     'app/babel.config.js',
     'app/metro.config.js',

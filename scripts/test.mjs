@@ -12,7 +12,8 @@ const count = { passed: 0, failed: 0 };
 
 function run(title, command, args, env = {}) {
   process.stdout.write(`\n== ${title}\n`);
-  const { status } = spawnSync('npx', ['--no-install', command, ...args], {
+  const [program, before] = command === 'node' ? [process.execPath, []] : ['npx', ['--no-install', command]];
+  const { status } = spawnSync(program, [...before, ...args], {
     stdio: 'inherit',
     env: { ...process.env, ...env },
   });
@@ -59,6 +60,7 @@ suite('jest', 'jest', ['--ci', '--json', '--outputFile', jestFile], jestFile, (j
 }));
 
 ensureBuild();
+check('weight of the app', 'node', ['scripts/budget.mjs']);
 const playwrightFile = join(results, 'playwright.json');
 suite(
   'playwright',

@@ -6,8 +6,8 @@ import { handRests } from '../handRests';
 import { RealServer } from '../realServer';
 
 /** What a cook may wait for a tap to show, and another screen for the tap. */
-const ALLOWED_MS = { tap: 100, other: 1_000 };
-const TIMES = 8;
+const ALLOWED_MS = { tap: 100, other: 300 };
+const TIMES = 24;
 
 /** When the pot that boils is first seen on a screen, on the machine's clock. */
 const watchPot = (page: Page) =>
@@ -30,6 +30,15 @@ test('from a tap in the kitchen to its effect, on this screen and on another', a
   await hands.pass('+20 min');
   const other = await (await browser.newContext()).newPage();
   await other.goto(`${server.address}/kitchen`);
+  // Reads of the whole household, which no tap should cost.
+  let whole = 0;
+  for (const each of [page, other]) {
+    each.on(
+      'request',
+      (request) =>
+        (whole += new URL(request.url()).pathname === '/api/state' && !request.url().includes('since') ? 1 : 0),
+    );
+  }
   const own: number[] = [];
   const others: number[] = [];
   for (let time = 0; time < TIMES; time++) {
@@ -53,13 +62,13 @@ test('from a tap in the kitchen to its effect, on this screen and on another', a
   }
   const words = (times: number[], allowed: number) => {
     const sorted = [...times].sort((a, b) => a - b);
-    const longest = sorted.at(-1) ?? NaN;
-    return `half within ${sorted[Math.floor(sorted.length / 2)]} ms, longest ${longest} ms; ${(longest / allowed).toFixed(2)} of the ${allowed} ms allowed`;
+    const p95 = sorted[Math.ceil(0.95 * sorted.length) - 1] ?? NaN;
+    return `half within ${sorted[Math.floor(sorted.length / 2)]} ms, p95 ${p95} ms, longest ${sorted.at(-1)} ms; ${(p95 / allowed).toFixed(2)} of the ${allowed} ms allowed`;
   };
   process.stdout.write(
     `${cpus()[0]?.model ?? 'unknown machine'}, Node ${process.version}\n` +
       `a tap shows on its own screen: ${words(own, ALLOWED_MS.tap)}\n` +
-      `and on another: ${words(others, ALLOWED_MS.other)}\n`,
+      `and on another: ${words(others, ALLOWED_MS.other)}; ${whole} reads of the whole household for ${2 * TIMES} taps\n`,
   );
   await server.stop();
 });

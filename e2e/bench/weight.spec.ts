@@ -2,8 +2,9 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { type Browser, type BrowserContext, expect, type Page, test } from '@playwright/test';
+import { type Browser, type BrowserContext, type Page, test } from '@playwright/test';
 import { ensureBare } from '../../scripts/bare.mjs';
+import { appIsKept } from '../appIsKept';
 import { RealServer } from '../realServer';
 import { staticSite } from '../staticSite';
 
@@ -56,8 +57,7 @@ test('what the first screen weighs and when it stands, beside a bare app of the 
     const context = await freshContext(browser);
     const first = await context.newPage();
     await first.goto(server.address);
-    await first.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await expect.poll(() => first.evaluate(async () => (await caches.keys()).length)).toBeGreaterThan(0);
+    await appIsKept(first);
     await first.close();
     const times: number[] = [];
     for (let time = 0; time < TIMES; time++)

@@ -62,6 +62,7 @@ const SCREENS = [
   '/bench/scale/jam-with-pectin',
   '/bench/boil',
   '/bench/ready/grape-juice',
+  '/bench/waiting',
   '/bench/sources',
   '/bench/sources/new',
   '/bench/recipes',

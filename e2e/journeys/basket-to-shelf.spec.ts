@@ -1,6 +1,7 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { giveDemoClock } from '../demoClock';
 import { handRests } from '../handRests';
+import { keptInBrowser } from '../keptInBrowser';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
@@ -15,20 +16,6 @@ async function jarsOnFile(server: RealServer): Promise<unknown> {
   const rows = await file.query(sql, { type: QueryTypes.SELECT });
   await file.close();
   return rows;
-}
-
-/** The household as this browser keeps it for a page opened without signal. */
-function keptInBrowser(page: Page): Promise<object> {
-  return page.evaluate(
-    () =>
-      new Promise<object>((read) => {
-        const opening = indexedDB.open('keyval-store');
-        opening.onsuccess = () => {
-          const asked = opening.result.transaction('keyval').objectStore('keyval').get('household');
-          asked.onsuccess = () => read((asked.result as object | undefined) ?? {});
-        };
-      }),
-  );
 }
 
 let server: RealServer;
@@ -183,9 +170,7 @@ test('a basket of tomatoes becomes jars on the shelf', async ({ page }) => {
     await expect(page.getByRole('heading', { name: '20 jars' })).toBeVisible();
     await expect(page.getByRole('button', { name: /Crushed tomatoes, 19 quarts/ })).toBeVisible();
     const { now: _, ...onServer } = (await server.call('GET', '/state')).body as { now: number };
-    await expect.poll(() => keptInBrowser(page)).toMatchObject(onServer);
-    const waiting = () => page.evaluate(() => JSON.parse(localStorage.getItem('hoddle') ?? '').state.waiting);
-    expect(await waiting()).toEqual([]);
+    await expect.poll(() => keptInBrowser(page)).toMatchObject({ household: onServer, waiting: [] });
   });
 
   watch.calm();

@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { appIsKept } from '../appIsKept';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
@@ -49,6 +50,7 @@ test('jars from produce, and produce for jars, with what to have ready', async (
 test('five cups of crushed strawberries in quart boxes, with the network cut', async ({ page, context }) => {
   await page.goto(`${server.address}/bench`);
   await expect(page.getByRole('link', { name: /^Convert/ })).toBeVisible();
+  await appIsKept(page);
   await context.setOffline(true);
   await page.getByRole('link', { name: /^Convert/ }).click();
   await page.getByRole('button', { name: /^All 35/ }).click();
@@ -171,6 +173,7 @@ test('scale a batch: the gate works out, makes pots side by side, or waits', asy
 test('boil here: this kitchen’s points with the network cut, and how to tell the set', async ({ page, context }) => {
   await page.goto(`${server.address}/bench`);
   await expect(page.getByRole('link', { name: /^Boil here: 205.7 F/ })).toBeVisible();
+  await appIsKept(page);
   await context.setOffline(true);
   await page.getByRole('link', { name: /^Boil here/ }).click();
   await expect(answer(page)).toContainText('205.7 F');

@@ -130,8 +130,8 @@ test('a search whose worker is killed keeps the last good plan and says so', asy
   await page.addInitScript(() => {
     const Real = window.Worker;
     window.Worker = class extends Real {
-      constructor(url: string | URL) {
-        super(url);
+      constructor(url: string | URL, options?: WorkerOptions) {
+        super(url, options);
         this.addEventListener('message', () => this.terminate(), { once: true });
       }
     };

@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { appIsKept } from '../appIsKept';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
@@ -186,6 +187,7 @@ test('with no signal the handbook still answers, and a mark waits to be sent', a
   await setAltitude(page, '3420');
   await hands.press('Save');
   await page.getByRole('link', { name: /What’s tested/ }).click();
+  await appIsKept(page);
   await context.setOffline(true);
   await search(page).fill('beetroot');
   await page.getByRole('link', { name: /^Pickled beetroot\. 40 min/ }).click();

@@ -412,6 +412,7 @@ test('berries are measured, sugar and jars follow; jam boils to the setting poin
   await test.step('the gate: 5 1/2 cups, and what they make', async () => {
     await hands.press('Start');
     await later(4);
+    await settled(page);
     await hands.press('Done');
     await hands.press('Measure');
     const pad = page.getByRole('group', { name: /^Measured berries, crushed/ });
@@ -460,10 +461,13 @@ test('reusable lids are tightened when out and lifted next day; what did not sea
   await page.getByRole('radio', { name: /^reusable lids/ }).click();
   await hands.loadIn(/are in, heat it/);
   await later(20);
+  await settled(page);
   await hands.press(/^It boils: start/);
   await later(60);
+  await settled(page);
   await hands.press(/^Heat off, lid off/);
   await later(6);
+  await settled(page);
   await hands.press('Jars are out');
   await hands.press('Reusable lids: bands are tight');
   await expect(page.getByText(/Never tighten bands now/)).toBeVisible();

@@ -75,7 +75,7 @@ test('a pickle of two crops: missing is said until it lies there, both are taken
     await hands.press(/^Take .* onions for it$/);
     await expect(page.getByText(/^Onions: missing/)).toHaveCount(0);
     await expect(page.getByRole('button', { name: /^Take .* onions for it$/ })).toHaveCount(0);
-    expect((await state()).dayEvents.map(({ type }) => type)).toEqual(['produce-added']);
+    await expect.poll(async () => (await state()).dayEvents.map(({ type }) => type)).toEqual(['produce-added']);
     await hands.goto('/plan');
     await hands.press(/^Give up bread-and-butter/);
   });

@@ -3,6 +3,7 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
+import { appIsKept } from '../appIsKept';
 import { boilingPot, pot } from '../boilingPot';
 import { laterBy } from '../demoClock';
 import { handRests } from '../handRests';
@@ -63,7 +64,7 @@ test('a pot at the boil, no signal, a reload, a phone that dies: the clock goes 
   const phone = await aPhone();
   const page = await phone.open(server.address);
   await boilingPot(page, server);
-  await phone.keepsApp(page);
+  await appIsKept(page);
   await phone.signal(false);
   const left = async (from: Page) => {
     const [minutes = NaN, seconds = NaN] = (await pot(from, 'Big pot').getByRole('timer').innerText())
@@ -113,7 +114,7 @@ test('two tabs without signal lose nothing of each other; what waits is listed; 
   await expect.poll(async () => (await state()).picks.length).toBe(1);
   await hands.goto('/shelf');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^9 /);
-  await phone.keepsApp(page);
+  await appIsKept(page);
   await phone.signal(false);
   const other = await phone.open(`${server.address}/shelf`);
   await takes(page, 8);
@@ -161,7 +162,7 @@ test('two phones took the last jar without signal: the second is told, the first
   for (const phone of [cellar, garden]) {
     const page = await phone.open(`${server.address}/shelf`);
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^1 jar/);
-    await phone.keepsApp(page);
+    await appIsKept(page);
     await phone.signal(false);
     await takes(page, 0);
     pages.push(page);
@@ -268,7 +269,7 @@ test('a newer app waits: not while a pot boils, then it is offered and taken; on
   const phone = await aPhone();
   const page = await phone.open(server.address);
   await boilingPot(page, server);
-  await phone.keepsApp(page);
+  await appIsKept(page);
   const { port, file } = server;
   const serve = async (folder: string) => {
     await server.stop();
@@ -328,10 +329,25 @@ test('a newer app waits: not while a pot boils, then it is offered and taken; on
   expect(await which(other)).toBe('second');
 });
 
+test('a screen whose file never came says so, and comes with the next signal', async ({ browser }) => {
+  // A browser that keeps no app: a page over plain http in a home's network.
+  const context = await browser.newContext({ serviceWorkers: 'block', viewport: { width: 390, height: 844 } });
+  const page = await context.newPage();
+  await page.goto(server.address);
+  await expect(page.getByRole('link', { name: 'Shelf' })).toBeVisible();
+  await context.setOffline(true);
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await expect(page.getByText('This screen is not on this device yet')).toBeVisible();
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('link', { name: 'Jars and lids' })).toBeVisible();
+  await context.close();
+});
+
 test('it can be put on a device: manifest and icons are whole, and the app opens from its own start without signal', async () => {
   const phone = await aPhone();
   const page = await phone.open(server.address);
-  await phone.keepsApp(page);
+  await appIsKept(page);
   const manifest = await page.evaluate(async () => {
     const href = document.querySelector<HTMLLinkElement>('link[rel=manifest]')?.href ?? '';
     return (await fetch(href)).json();

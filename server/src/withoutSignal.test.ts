@@ -52,7 +52,10 @@ test('the reply to a write names a state that has it: whoever knows that one, or
 test('a page that speaks too old a way may read and not write; what is no page may do both', async () => {
   const old = { [PAGE_HEADER]: String(OLDEST_PAGE - 1) };
   const refused = await send('/jars-in', jarsIn(1), old);
-  expect([refused.status, ((await refused.json()) as { error: { code: string } }).error.code]).toEqual([426, 'page-too-old']);
+  expect([refused.status, ((await refused.json()) as { error: { code: string } }).error.code]).toEqual([
+    426,
+    'page-too-old',
+  ]);
   expect((await send('/jars-in', jarsIn(1), { [PAGE_HEADER]: 'hello' })).status).toBe(426);
   expect((await fetch(`${server.address}/api/state`, { headers: old })).status).toBe(200);
   expect((await send('/jars-in', jarsIn(1), { [PAGE_HEADER]: String(PAGE_VERSION) })).status).toBe(201);
@@ -111,7 +114,12 @@ test('the app’s files: for ever where their name holds their sum, never a page
     const reply = await get(path, '');
     expect([reply.status, reply.headers.get('cache-control')]).toEqual([200, 'no-cache']);
   }
-  for (const path of ['/_expo/index-0000456789abcdef0123456789abcdef.js', '/fonts/x.woff2', '/old.js', '/app.webmanifest']) {
+  for (const path of [
+    '/_expo/index-0000456789abcdef0123456789abcdef.js',
+    '/fonts/x.woff2',
+    '/old.js',
+    '/app.webmanifest',
+  ]) {
     expect((await get(path, '')).status).toBe(404);
   }
 });

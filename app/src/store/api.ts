@@ -1,7 +1,7 @@
 import { ApiError } from '@hoddle/contract/apiError';
 import { HouseholdState } from '@hoddle/contract/householdState';
 import { PAGE_HEADER, PAGE_VERSION, REVISION_HEADER, SERVER_HEADER } from '@hoddle/contract/pageVersion';
-import { StateChange, StateChanges, withChange } from '@hoddle/contract/stateChange';
+import { type StateChange, StateChanges, withChange } from '@hoddle/contract/stateChange';
 import { v7 as uuidV7 } from 'uuid';
 import * as v from 'valibot';
 import { type ClockSample, sampleOf } from './householdClock';

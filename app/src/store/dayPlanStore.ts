@@ -3,6 +3,7 @@ import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { askedWithRecipes } from './ownRecipes';
 import { type DayAnswer, type PlannedDay } from '@/workers/dayPlanAnswer';
+import { startWork } from '@/workers/startWork';
 
 /** No word from the worker for so long: it is gone. It speaks four times a second. */
 const SILENT_MS = 6_000;
@@ -70,7 +71,7 @@ export const useDayPlanStore = create<DayPlanStore>()(
 function search(question: DayQuestion, set: (part: Partial<DayPlanStore>) => void, get: () => DayPlanStore): void {
   // A browser without workers keeps what it has and says so.
   if (typeof Worker === 'undefined') return set({ status: 'cutOff' });
-  const own = new Worker(new URL('../workers/dayPlan.worker', window.location.href));
+  const own = startWork('dayPlan');
   worker = own;
   const cutOff = () => {
     if (worker !== own) return;

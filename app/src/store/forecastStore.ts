@@ -1,6 +1,7 @@
 import { type Forecast, type ForecastQuestion } from '@hoddle/core/pantry/forecast';
 import { create } from 'zustand';
 import { askedWithRecipes } from './ownRecipes';
+import { startWork } from '@/workers/startWork';
 
 /** A row of taps asks once, when the hand rests. */
 const REST_MS = 250;
@@ -25,7 +26,7 @@ export const useForecastStore = create<ForecastStore>()((set, get) => ({
     set({ key });
     clearTimeout(timer);
     timer = setTimeout(() => {
-      worker ??= new Worker(new URL('../workers/forecast.worker', window.location.href));
+      worker ??= startWork('forecast');
       worker.onmessage = ({ data }: MessageEvent<Forecast[]>) => set({ forecasts: data });
       worker.postMessage(askedWithRecipes(question));
     }, REST_MS);

@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { v7 as uuidV7 } from 'uuid';
 import { EMPTY_HOUSEHOLD } from './emptyHousehold';
+import type * as Store from './householdStore';
 import { type Fate, pretendServer } from './pretendServer';
 import { type Write } from './write';
 
@@ -22,12 +23,8 @@ const idsOf = (picks: readonly { id: string }[] | undefined) => (picks ?? []).ma
 
 /** A tab of the browser: its own page, one database with the others. */
 function openTab() {
-  let tab: typeof import('./householdStore') | undefined;
-  jest.isolateModules(() => {
-    tab = require('./householdStore') as typeof import('./householdStore');
-  });
-  if (!tab) throw new Error('no page');
-  return tab.useHouseholdStore;
+  jest.resetModules();
+  return jest.requireActual<typeof Store>('./householdStore').useHouseholdStore;
 }
 
 const STEP_MS = 500;

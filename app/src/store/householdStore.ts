@@ -42,7 +42,8 @@ interface HouseholdStore {
   aheadMs: number | undefined;
   /** The device's clock was set while the page was looked at: the household's time goes on as if it had not been. */
   clockJumped: (byMs: number) => void;
-  enter: (write: Write) => void;
+  /** Resolved once it shows, which is once it is on the disk. */
+  enter: (write: Write) => Promise<void>;
   /** Takes a change that the server told by itself. */
   hear: (change: StateChange) => void;
   /** Sends what waits, then asks for the newest state. */
@@ -80,7 +81,7 @@ export const useHouseholdStore = create<HouseholdStore>()((set, get) => ({
     set({ aheadMs: (get().aheadMs ?? 0) - byMs });
     void get().sync();
   },
-  enter: (write) => void enter(write),
+  enter,
   hear,
   sync,
   moveDemoClockTo: async (offsetMs) => {

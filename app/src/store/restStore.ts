@@ -1,6 +1,7 @@
 import { type RestQuestion, type RestSolved } from '@hoddle/core/kitchen/solveRest';
 import { create } from 'zustand';
 import { askedWithRecipes } from './ownRecipes';
+import { startWork } from '@/workers/startWork';
 
 /** No answer in so long: the worker is gone. */
 const PATIENCE_MS = 10_000;
@@ -9,7 +10,7 @@ const PATIENCE_MS = 10_000;
 export function solveInWorker(question: RestQuestion): Promise<RestSolved | undefined> {
   if (typeof Worker === 'undefined') return Promise.resolve(undefined);
   return new Promise((resolve) => {
-    const worker = new Worker(new URL('../workers/rest.worker', window.location.href));
+    const worker = startWork('rest');
     const end = (solved?: RestSolved) => {
       worker.terminate();
       clearTimeout(timer);

@@ -5,6 +5,7 @@ import { askedWithRecipes } from '@/store/ownRecipes';
 import { useHousehold } from '@/store/useHousehold';
 import { type DayEnd } from '@/workers/dayEnd';
 import { batchesOf, dayQuestion, keyOf, statesOf } from './dayQuestion';
+import { startWork } from '@/workers/startWork';
 
 const MINUTE_MS = 60_000;
 export type DayEndsAt = number | 'none' | undefined;
@@ -48,7 +49,7 @@ export function useDayEnds(drafts: readonly Batch[]): readonly DayEndsAt[] {
 function askSoon(questions: readonly DayQuestion[], tell: (end: DayEnd) => void): () => void {
   let worker: Worker | undefined;
   const timer = setTimeout(() => {
-    worker = new Worker(new URL('../../workers/dayEnds.worker', window.location.href));
+    worker = startWork('dayEnds');
     worker.onmessage = ({ data }: MessageEvent<DayEnd>) => tell(data);
     worker.postMessage(askedWithRecipes(questions));
   }, SETTLE_MS);

@@ -18,8 +18,9 @@ export function PickScreen() {
       keyWords="Picked"
       backTo="/harvest"
       onSave={(pick) => {
-        enter({ kind: 'pick', pick: { ...pick, id: uuidV7() } });
-        router.replace({ pathname: '/harvest/makes', params: { crop: pick.crop } });
+        void enter({ kind: 'pick', pick: { ...pick, id: uuidV7() } }).then(() =>
+          router.replace({ pathname: '/harvest/makes', params: { crop: pick.crop } }),
+        );
       }}
     />
   );

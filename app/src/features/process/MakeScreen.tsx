@@ -86,8 +86,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
   const plan = () => {
     const batch = draft.toBatch();
     if (!batch) return;
-    enter({ kind: 'batch', batch });
-    router.navigate('/plan');
+    void enter({ kind: 'batch', batch }).then(() => router.navigate('/plan'));
   };
   const isTestedHere =
     row.kind === 'testedRow' && household.altitudeFt !== null && processAt(row, household.altitudeFt).kind === 'tested';

@@ -1,10 +1,11 @@
 import { View } from 'react-native';
 import { usePathname, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { create } from 'zustand';
 import { failureWords } from '@/store/api';
 import { deviceIsWrongBy } from '@/store/householdClock';
 import { useHouseholdStore } from '@/store/householdStore';
 import { pageAnew } from '@/store/shell/pageAnew';
+import { useNow } from '@/store/useHousehold';
 import { wordsOf } from '@/store/write';
 import { clockTimeFrom, duration } from '@/ui/clockWords';
 import { SmallKey } from '@/ui/SmallKey';
@@ -12,6 +13,9 @@ import { Words } from '@/ui/Words';
 import { useClashes } from './useClashes';
 
 const WAITING = '/bench/waiting';
+
+/** What was read and need not be said again until the page is opened anew. */
+const useUnderstood = create<{ readonly names: readonly string[] }>()(() => ({ names: [] }));
 
 interface StripWords {
   readonly words: string;
@@ -23,8 +27,7 @@ interface StripWords {
 /** Says why the server is not heard, what waits to be sent, what was not taken. Nothing when all is well. */
 export function SignalLine() {
   const path = usePathname();
-  const [understood, setUnderstood] = useState<readonly string[]>([]);
-  const strip = useStrip(path, understood, (name) => setUnderstood([...understood, name]));
+  const strip = useStrip(path);
   if (!strip) return null;
   const { words, note, keyWords, onPress } = strip;
   return (
@@ -41,13 +44,11 @@ export function SignalLine() {
 }
 
 /** What matters most of what there is to say. */
-function useStrip(
-  path: string,
-  understood: readonly string[],
-  understand: (name: string) => void,
-): StripWords | undefined {
+function useStrip(path: string): StripWords | undefined {
   const { waiting, refused, signal, aheadMs, state, isDamaged, keeps } = useHouseholdStore();
   const router = useRouter();
+  const { names: understood } = useUnderstood();
+  const understand = (name: string) => useUnderstood.setState({ names: [...understood, name] });
   const clashes = useClashes();
   const signalWords = useSignalWords();
   const look = { keyWords: 'Look', onPress: () => router.navigate(WAITING) };
@@ -98,8 +99,9 @@ function useStrip(
 /** Why the server is not heard, since when, and what waits for it. */
 function useSignalWords(): StripWords {
   const { waiting, signal, heardAt, aheadMs, sync } = useHouseholdStore();
+  const now = useNow(60_000);
   const ahead = aheadMs ?? 0;
-  const since = heardAt === undefined ? '' : ` since ${clockTimeFrom(heardAt + ahead, Date.now() + ahead)}`;
+  const since = heardAt === undefined ? '' : ` since ${clockTimeFrom(heardAt + ahead, now)}`;
   const things = waiting.map(({ write }) => wordsOf(write));
   const named = things.length > MOST_NAMED ? [...things.slice(0, MOST_NAMED), 'and more'] : things;
   const waits = things.length === 0 ? '' : `${waitWords(things.length)} here: ${named.join(', ')}.`;

@@ -22,8 +22,12 @@ const HOUR_MS = 60 * 60_000;
 export async function keepShell(): Promise<void> {
   // Browsers keep a page only when it came over https or from this machine.
   if (typeof navigator === 'undefined' || !('serviceWorker' in navigator)) return;
-  const wasKept = navigator.serviceWorker.controller !== null;
-  navigator.serviceWorker.addEventListener('controllerchange', () => wasKept && window.location.reload());
+  let isKept = navigator.serviceWorker.controller !== null;
+  navigator.serviceWorker.addEventListener('controllerchange', () => {
+    // The first worker comes beside the page that fetched it: that page is new.
+    if (isKept) window.location.reload();
+    isKept = true;
+  });
   hearTabs((news) => news === 'update' && void look());
   registration = await navigator.serviceWorker.register('/sw.js', { updateViaCache: 'none' }).catch(() => undefined);
   if (!registration) return;

@@ -28,8 +28,9 @@ export function NewBedScreen() {
       }}
       onSave={(planting) => {
         const id = uuidV7();
-        enter({ kind: 'planting', planting: { ...planting, id } });
-        router.replace({ pathname: '/harvest/garden/[plantingId]', params: { plantingId: id } });
+        void enter({ kind: 'planting', planting: { ...planting, id } }).then(() =>
+          router.replace({ pathname: '/harvest/garden/[plantingId]', params: { plantingId: id } }),
+        );
       }}
     />
   );

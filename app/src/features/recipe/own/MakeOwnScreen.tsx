@@ -60,8 +60,7 @@ function MakeOwn({ recipe, product }: { recipe: OwnRecipe; product: ProductRow }
   const plan = () => {
     const batch = make.toBatch();
     if (!batch) return;
-    enter({ kind: 'batch', batch });
-    router.navigate('/plan');
+    void enter({ kind: 'batch', batch }).then(() => router.navigate('/plan'));
   };
   const sizes = [...new Set([...SIZES, recipe.yields.jar, ...(recipe.source ? [recipe.source.jar] : [])])];
   const isReady = all > 0 && (isCold(way) || make.isServed);

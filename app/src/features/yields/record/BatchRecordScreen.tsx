@@ -51,11 +51,9 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
       onSave={(record, learnFrom) => {
         const at = batch ? Math.min(householdNow(), batch.startAt + 8 * 60 * 60_000) : householdNow();
         const own = { id: uuidV7(), batchId: batch?.id ?? null, madeAt: at, learnFrom };
-        enter({ kind: 'batch-record', record: { ...record, ...own } });
-        router.replace({
-          pathname: '/harvest/learned',
-          params: { product: record.product, crop: record.crop },
-        });
+        void enter({ kind: 'batch-record', record: { ...record, ...own } }).then(() =>
+          router.replace({ pathname: '/harvest/learned', params: { product: record.product, crop: record.crop } }),
+        );
       }}
     />
   );

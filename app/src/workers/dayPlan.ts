@@ -22,12 +22,13 @@ const UNDECIDED = {
   tasks: [],
 };
 
-self.onmessage = ({ data }: MessageEvent<Asked<DayQuestion>>) => {
+/** Looks for the plan of a day and tells each better one; where there is none, why, and what would make it possible. */
+export function tellDayPlan(data: Asked<DayQuestion>): void {
   const question = laidAnd(data);
   const planner = planDay(question);
   if (planner.kind === 'planner') search(question, planner);
   else refuse(question, planner.cause === 'rules' ? planner.unmet : undefined);
-};
+}
 
 function search(question: DayQuestion, planner: DayPlanner): void {
   let told: number | undefined;

@@ -1,6 +1,7 @@
 import { type ForecastQuestion, forecastShelf } from '@hoddle/core/pantry/forecast';
 import { type Asked, laidAnd } from './asked';
 
-self.onmessage = ({ data }: MessageEvent<Asked<ForecastQuestion>>) => {
+/** Tells when each product runs out. */
+export function tellForecast(data: Asked<ForecastQuestion>): void {
   self.postMessage(forecastShelf(laidAnd(data)));
-};
+}

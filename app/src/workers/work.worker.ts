@@ -1,0 +1,15 @@
+import { tellDayEnds } from './dayEnds';
+import { tellDayPlan } from './dayPlan';
+import { tellForecast } from './forecast';
+import { tellRest } from './rest';
+import { type WorkName } from './startWork';
+
+/** All that is worked out beside the page is one file: it shares the handbook, and is fetched and kept once. */
+const WORK: Readonly<Record<WorkName, (data: never) => void>> = {
+  dayPlan: tellDayPlan,
+  dayEnds: tellDayEnds,
+  forecast: tellForecast,
+  rest: tellRest,
+};
+
+self.onmessage = ({ data }: MessageEvent) => WORK[self.name as WorkName](data as never);
