@@ -1,9 +1,11 @@
 // The app as the server gives it: exported, cut into what the first screen needs and what comes later, compressed, and with the
 // worker that keeps it in the browser.
+import { createHash } from 'node:crypto';
 import { spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+import { build } from 'esbuild';
 import { generateSW } from 'workbox-build';
 
 const DIST = 'dist';
@@ -17,6 +19,7 @@ if (status !== 0) process.exit(status ?? 1);
 rmSync(join(DIST, 'assets'), { recursive: true, force: true });
 rmSync(join(DIST, 'metadata.json'), { force: true });
 
+const early = await earlyScript();
 writeFileSync(join(DIST, 'index.html'), page(readFileSync(join(DIST, 'index.html'), 'utf8')));
 const { warnings, count } = await generateSW({
   globDirectory: DIST,
@@ -46,6 +49,7 @@ function page(exported) {
     (file) => /400-[0-9a-f]{16}\.woff2$/.test(file) || /700-[0-9a-f]{16}\.woff2$/.test(file),
   );
   const head = [
+    `<script src="/${early}" async></script>`,
     `<meta name="hoddle-shared" content="${shared[1]}">`,
     '<meta name="description" content="Plans the canning season, runs the preserving day and keeps the pantry.">',
     '<link rel="manifest" href="/app.webmanifest">',
@@ -56,6 +60,19 @@ function page(exported) {
     ),
   ];
   return exported.replace(shared[0], '').replace('</head>', `${head.join('\n')}\n</head>`);
+}
+
+/** What is asked for first is a script of its own, a few hundred bytes: it runs while the app is on its way. */
+async function earlyScript() {
+  const { outputFiles } = await build({
+    entryPoints: ['src/shell/early.ts'],
+    ...{ bundle: true, minify: true, format: 'iife', target: 'es2020', write: false },
+  });
+  const text = outputFiles[0].contents;
+  const sum = createHash('sha256').update(text).digest('hex').slice(0, 32);
+  const file = `_expo/static/js/web/early-${sum}.js`;
+  writeFileSync(join(DIST, file), text);
+  return file;
 }
 
 function filesBelow(folder) {

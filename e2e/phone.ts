@@ -17,8 +17,9 @@ export class Phone {
     return new Phone(disk, await launch(disk));
   }
 
-  get tabs(): readonly Page[] {
-    return this.browser.pages();
+  /** The browser itself, as it runs now. */
+  get context(): BrowserContext {
+    return this.browser;
   }
 
   async open(address: string): Promise<Page> {

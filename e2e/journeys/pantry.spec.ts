@@ -15,7 +15,7 @@ async function jarsOf(server: RealServer, product: string, place?: string): Prom
   const own = lots.filter((lot) => lot.product === product && (place === undefined || lot.place === place));
   const undone = new Set(movements.map(({ undoes }) => undoes));
   return own.reduce((sum, { id, jarsBefore }) => {
-    const of = movements.filter((each) => each.kind !== 'undone' && !undone.has(each.id));
+    const of = movements.filter((each) => !['undone', 'short'].includes(each.kind) && !undone.has(each.id));
     return of.reduce((jars, each) => {
       if (each.intoLotId === id) return jars + each.jars;
       if (each.lotId !== id) return jars;

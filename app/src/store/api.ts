@@ -65,10 +65,14 @@ export async function fetchState(known?: {
   tag: StateTag;
 }): Promise<Fetched | Refused | Failure> {
   const tag = known && `${known.tag.epoch}.${known.tag.revision}`;
-  const askedAt = Date.now();
+  let askedAt = Date.now();
   const path = tag ? `/state?since=${tag}` : '/state';
-  const reply = await call({ method: 'GET', path }, tag ? { 'if-none-match': `"${tag}"` } : undefined);
+  const early = known ? undefined : await askedEarly();
+  const reply = early
+    ? await kindOf(early.response)
+    : await call({ method: 'GET', path }, tag ? { 'if-none-match': `"${tag}"` } : undefined);
   if (reply.kind !== 'done') return reply;
+  if (early) askedAt = early.at;
   const { response } = reply;
   const answeredAt = Date.now();
   const told: unknown = response.status === 304 ? undefined : await response.json().catch(() => undefined);
@@ -86,6 +90,17 @@ export async function fetchState(known?: {
   if (state.success) return { ...common, state: state.output, tag: newest, changes: undefined };
   if (Number(response.headers.get(SERVER_HEADER)) > PAGE_VERSION) return { kind: 'page-too-old' };
   return { kind: 'trouble', message: 'What the server told could not be read.' };
+}
+
+let isEarlyTaken = false;
+
+/** The reply to what was asked before the app was there, once. */
+async function askedEarly(): Promise<{ at: number; response: Response } | undefined> {
+  if (isEarlyTaken || typeof window === 'undefined') return undefined;
+  isEarlyTaken = true;
+  const asked = (await window.hoddleEarly)?.asked;
+  const response = await asked?.reply;
+  return asked && response && { at: asked.at, response };
 }
 
 /** The exact time of the household beside a state that may be kept longer. */

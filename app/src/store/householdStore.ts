@@ -3,12 +3,20 @@ import { type StateChange, withChange } from '@hoddle/contract/stateChange';
 import isSame from 'fast-deep-equal';
 import { v7 as uuidV7 } from 'uuid';
 import { create } from 'zustand';
+import { type Early } from '@/shell/early';
 import { type Failure, fetchState, moveDemoClock, type StateTag } from './api';
 import { steadyAhead } from './householdClock';
 import { isInProcess } from './inProcess';
 import { keepFact, mayKeep, readFact } from './kept/browserFile';
 import { takeOver } from './kept/fromOlderPage';
-import { forgetHousehold, keepChanges, keepHousehold, readKeptHousehold } from './kept/keptHousehold';
+import {
+  asKept,
+  forgetHousehold,
+  keepChanges,
+  keepHousehold,
+  type KeptHousehold,
+  readKeptHousehold,
+} from './kept/keptHousehold';
 import { type Entering, noteEntering, takeUpEntering } from './outbox/entering';
 import { addToOutbox, addToPage, changeInOutbox, isAllKept, readOutbox, readPage } from './outbox/outboxFile';
 import { isIn, isWaiting, type OutboxRow } from './outbox/outboxRow';
@@ -110,7 +118,22 @@ export function stateAsEntered(): HouseholdState | undefined {
   return entering.length === 0 ? get().state : laidOver(get().state, entering);
 }
 
-async function enter(write: Write): Promise<void> {
+/** The last entry on its way to the disk. */
+let writing: Promise<unknown> = Promise.resolve();
+
+/** What was entered until now is with the server, where that can be heard. */
+export async function enteredIsSent(): Promise<void> {
+  await writing;
+  if (get().waiting.length > 0) await get().sync();
+}
+
+function enter(write: Write): Promise<void> {
+  const entered = writeDown(write);
+  writing = Promise.allSettled([writing, entered]);
+  return entered;
+}
+
+async function writeDown(write: Write): Promise<void> {
   const row = { id: uuidV7(), write, enteredAt: Date.now(), tries: 0 };
   if (!mayKeep()) {
     addToPage(row);
@@ -181,17 +204,30 @@ let recalled: Promise<void> | undefined;
 function recall(): Promise<void> {
   return (recalled ??= (async () => {
     hearTabs((news) => news === 'outbox' && void showOutbox());
-    await takeOver().catch(() => undefined);
+    // Rows that were read before the app was there are shown first; those of the database itself a moment later.
+    const early = await earlyRead();
+    const first = early && (await asKept(early));
+    if (early && first) show(first, early.outbox as OutboxRow[], early.aheadMs, early.heardAt);
+    await takeOver(first !== undefined).catch(() => undefined);
     await takeUpEntering().catch(() => undefined);
-    const [kept, aheadMs, heardAt] = await Promise.all([
-      readKeptHousehold(),
-      readFact<number>('aheadMs'),
-      readFact<number>('heardAt'),
-    ]);
-    const clock = { aheadMs: get().aheadMs ?? aheadMs, heardAt: get().heardAt ?? heardAt };
-    const household = kept && !get().server ? { server: kept.state, tag: kept.tag } : {};
-    showRows(await readOutbox(), { ...clock, ...household });
+    if (first) return showOutbox();
+    const kept = await readKeptHousehold().catch(() => undefined);
+    show(kept, await readOutbox(), await readFact('aheadMs'), await readFact('heardAt'));
   })().catch(() => undefined));
+}
+
+function show(kept: KeptHousehold | undefined, rows: readonly OutboxRow[], aheadMs: unknown, heardAt: unknown): void {
+  const known = get();
+  const clock = {
+    aheadMs: known.aheadMs ?? (aheadMs as number | undefined),
+    heardAt: known.heardAt ?? (heardAt as number | undefined),
+  };
+  showRows(rows, { ...clock, ...(kept && !known.server && { server: kept.state, tag: kept.tag }) });
+}
+
+/** What was read before the app was there, once. */
+async function earlyRead(): Promise<Early['kept']> {
+  return typeof window === 'undefined' ? undefined : (await window.hoddleEarly)?.kept;
 }
 
 let running: Promise<void> | undefined;

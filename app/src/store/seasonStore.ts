@@ -4,7 +4,7 @@ import { v7 as uuidV7 } from 'uuid';
 import * as v from 'valibot';
 import { create } from 'zustand';
 import { ask, askTo } from './api';
-import { useHouseholdStore } from './householdStore';
+import { enteredIsSent } from './householdStore';
 
 /** How often it is asked how far a planning has come. */
 const LOOK_MS = 500;
@@ -82,8 +82,7 @@ export const useSeasonStore = create<SeasonStore>()((set, get) => {
       const planning: Planning = { id, asked, state: 'planning', seconds: 0, worth: null, bound: null };
       put(key, planning);
       // What was entered just before, a day lost, is on the server before it plans.
-      const { waiting, sync } = useHouseholdStore.getState();
-      if (waiting.length > 0) await sync();
+      await enteredIsSent();
       const result = await askTo('POST', '/season-plans', { id, ...asked });
       if (result.kind === 'done') return follow(key, planning);
       put(key, { ...planning, state: 'failed', message: result.kind === 'refused' ? result.message : BROKEN_OFF });

@@ -25,11 +25,14 @@ interface OldKept {
 /**
  * Takes over what a page of an older version kept: what waited goes into the outbox under the ids it had, in one stroke; only
  * then is it forgotten where it was. Done again after a kill, it doubles nothing.
+ *
+ * @param isKnown whether a page of this version has kept a household here already
  */
-export async function takeOver(): Promise<void> {
+export async function takeOver(isKnown = false): Promise<void> {
+  const text = oldText();
+  if (isKnown && text === null) return;
   const file = await browserFile();
   if (!file) return;
-  const text = oldText();
   const old = text === null ? undefined : read(text)?.state;
   if (old) {
     const entries = [
@@ -46,8 +49,8 @@ export async function takeOver(): Promise<void> {
     if (old.aheadMs !== undefined) await keepFact('aheadMs', old.aheadMs);
   }
   const state = old?.server ?? (await oldHousehold());
-  const isKnown = (await file.get('facts', 'household')) !== undefined;
-  if (state && !isKnown) await keepHousehold(broughtUp(state), NOT_READ);
+  const isThereToo = (await file.get('facts', 'household')) !== undefined;
+  if (state && !isThereToo) await keepHousehold(broughtUp(state), NOT_READ);
   if (text !== null) localStorage.removeItem(OLD_KEY);
   if (await isThere()) await deleteDB(OLD_FILE).catch(() => undefined);
 }

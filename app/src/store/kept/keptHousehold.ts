@@ -4,6 +4,7 @@ import { type StateTag } from '../api';
 import { EMPTY_HOUSEHOLD } from '../emptyHousehold';
 import { isIn, type Known, type OutboxRow } from '../outbox/outboxRow';
 import { dropFromPage } from '../outbox/outboxFile';
+import { type Early } from '@/shell/early';
 import { broughtUp } from './bringUp';
 import { browserFile, type BrowserFile } from './browserFile';
 
@@ -25,6 +26,8 @@ export interface KeptHousehold {
   readonly tag: StateTag | undefined;
 }
 
+type Rows = Pick<NonNullable<Early['kept']>, 'head' | 'names' | 'parts' | 'changes'>;
+
 /** What lies in the parts as far as this page knows: only what is another is written. */
 let onDisk: { readonly tag: StateTag | undefined; readonly state: HouseholdState } | undefined;
 
@@ -35,13 +38,26 @@ let onDisk: { readonly tag: StateTag | undefined; readonly state: HouseholdState
 export async function readKeptHousehold(): Promise<KeptHousehold | undefined> {
   const file = await browserFile();
   if (!file) return undefined;
+  const work = file.transaction(['parts', 'changes', 'facts']);
+  const [head, names, parts, changes] = await Promise.all([
+    work.objectStore('facts').get('household'),
+    work.objectStore('parts').getAllKeys(),
+    work.objectStore('parts').getAll(),
+    work.objectStore('changes').getAll(),
+  ]);
+  return asKept({ head, names, parts, changes });
+}
+
+/** The rows of the database as a household; see {@link readKeptHousehold}. */
+export async function asKept({
+  head: told,
+  names,
+  parts: values,
+  changes: later,
+}: Rows): Promise<KeptHousehold | undefined> {
+  const [head, changes] = [told as Head | undefined, later as StateChange[]];
+  if (!head) return undefined;
   try {
-    const work = file.transaction(['parts', 'changes', 'facts']);
-    const head = (await work.objectStore('facts').get('household')) as Head | undefined;
-    if (!head) return undefined;
-    const names = await work.objectStore('parts').getAllKeys();
-    const values = await work.objectStore('parts').getAll();
-    const changes = await work.objectStore('changes').getAll();
     const parts = Object.fromEntries(names.map((name, i) => [name, values[i]])) as unknown as HouseholdState;
     if (head.layout !== LAYOUT) {
       // A newer page's is not for this one to read.
