@@ -288,10 +288,7 @@ test('a newer app waits: not while a pot boils, then it is offered and taken; on
   const worker = readFileSync(join(half, 'sw.js'), 'utf8');
   writeFileSync(
     join(half, 'sw.js'),
-    worker.replace(
-      /url:"_expo\/static\/js\/web\/dayPlan-[^"]+"/,
-      'url:"_expo/static/js/web/dayPlan-0000000000000000.js"',
-    ),
+    worker.replace(/url:"_expo\/static\/js\/web\/work-[^"]+"/, 'url:"_expo/static/js/web/work-0000000000000000.js"'),
   );
   await serve(half);
   await page.goto(server.address);
@@ -337,7 +334,7 @@ test('a screen whose file never came says so, and comes with the next signal', a
   await expect(page.getByRole('link', { name: 'Shelf' })).toBeVisible();
   await context.setOffline(true);
   await page.getByRole('link', { name: 'Shelf' }).click();
-  await expect(page.getByText('This screen is not on this device yet')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Not on this device yet' })).toBeVisible();
   await context.setOffline(false);
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('link', { name: 'Jars and lids' })).toBeVisible();

@@ -5,6 +5,7 @@ import Head from 'expo-router/head';
 import { useEffect } from 'react';
 import { View } from 'react-native';
 import { AlarmWatch } from '@/features/kitchen/AlarmWatch';
+import { ScreenFailed } from '@/features/signal/ScreenFailed';
 import { failureWords } from '@/store/api';
 import { useHouseholdStore } from '@/store/householdStore';
 import { layRecipesOfStore } from '@/store/ownRecipes';
@@ -36,7 +37,7 @@ export default function RootLayout() {
         <>
           <AlarmWatch />
           <ScreenBoundary key={path}>
-            <Slot />
+            <Slot unstable_screenErrorBoundary={ScreenFailed} />
           </ScreenBoundary>
         </>
       ) : (

@@ -23,16 +23,3 @@ test('what breaks says so in its place and is told to the log; tried again it ma
   fireEvent.press(screen.getByRole('button', { name: 'Try again' }));
   expect(screen.getByText('Seven quarts')).toBeTruthy();
 });
-
-test('a screen whose file did not come is no fault of the screen: that is said, and it is asked for anew', () => {
-  jest.spyOn(console, 'error').mockImplementation(() => undefined);
-  const Part = () => {
-    throw Object.assign(new Error('Loading module /_expo/shelf.js failed.'), { name: 'AsyncRequireError' });
-  };
-  render(
-    <ScreenBoundary>
-      <Part />
-    </ScreenBoundary>,
-  );
-  expect(screen.getByText('This screen is not on this device yet')).toBeTruthy();
-});
