@@ -65,6 +65,11 @@ export function ShelfScreen() {
     ({ item }: { item: BoardRow }) => <Row {...{ row: item, forecasts, roomPx, day }} onTake={take} />,
     [forecasts, roomPx, day, take],
   );
+  // What the server did not take was not taken: the line on top says so.
+  const refused = useHouseholdStore((store) => store.refused);
+  const isTaken = ({ id }: Movement) =>
+    !refused.some(({ write }) => write.kind === 'movement' && write.movement.id === id);
+  const shown = taken && isTaken(taken.movement) ? taken : undefined;
   const empty = total === 0 && wanted === 0;
   const placeIds = filled.map(({ id }) => id).join(' ');
   const head = useMemo(
@@ -88,12 +93,12 @@ export function ShelfScreen() {
       ownScroll
       headSide={total > 0 && <Key words="By code" onPress={() => router.navigate('/shelf/code')} />}
       foot={
-        taken && (
+        shown && (
           <Taken
-            lot={taken.lot}
+            lot={shown.lot}
             now={now}
             onUndo={() => {
-              moves.undo(taken.movement);
+              moves.undo(shown.movement);
               setTaken(undefined);
             }}
           />

@@ -6,10 +6,10 @@ import { deviceIsWrongBy } from '@/store/householdClock';
 import { useHouseholdStore } from '@/store/householdStore';
 import { pageAnew } from '@/store/shell/pageAnew';
 import { useNow } from '@/store/useHousehold';
-import { wordsOf } from '@/store/write';
 import { clockTimeFrom, duration } from '@/ui/clockWords';
 import { SmallKey } from '@/ui/SmallKey';
 import { Words } from '@/ui/Words';
+import { entryWords } from './entryWords';
 import { useClashes } from './useClashes';
 
 const WAITING = '/bench/waiting';
@@ -51,16 +51,32 @@ function useStrip(path: string): StripWords | undefined {
   const understand = (name: string) => useUnderstood.setState({ names: [...understood, name] });
   const clashes = useClashes();
   const signalWords = useSignalWords();
+  const seeAll = { keyWords: 'See all', onPress: () => router.navigate(WAITING) };
   const look = { keyWords: 'Look', onPress: () => router.navigate(WAITING) };
   const toDo = refused.length + clashes.length;
   if (toDo > 0 && path !== WAITING) {
     const [first] = refused;
     const others = toDo > 1 ? ` And ${toDo - 1} more.` : '';
+    const away =
+      signal.kind === 'good'
+        ? ''
+        : ` ${signalWords.words}${waiting.length > 0 ? `; ${waitWords(waiting.length)}` : ''}.`;
     if (first)
-      return { words: first.refused?.message ?? '', note: `Not kept: ${wordsOf(first.write)}.${others}`, ...look };
-    return { words: 'Two hands took the same jars', note: `One of them was not there any more.${others}`, ...look };
+      return {
+        words: first.refused?.message ?? '',
+        note: `Not kept: ${entryWords(first.write, state)}.${others}${away}`,
+        ...look,
+      };
+    return {
+      words: 'Two hands took the same jars',
+      note: `One of them was not there any more.${others}${away}`,
+      ...look,
+    };
   }
-  if (signal.kind !== 'good') return signalWords;
+  if (signal.kind !== 'good') {
+    // More than fit into a line are read one by one.
+    return waiting.length > MOST_NAMED && path !== WAITING ? { ...signalWords, ...seeAll } : signalWords;
+  }
   if (!keeps && !understood.includes('keeps')) {
     return {
       words: 'This browser keeps nothing',
@@ -98,11 +114,11 @@ function useStrip(path: string): StripWords | undefined {
 
 /** Why the server is not heard, since when, and what waits for it. */
 function useSignalWords(): StripWords {
-  const { waiting, signal, heardAt, aheadMs, sync } = useHouseholdStore();
+  const { waiting, signal, heardAt, aheadMs, state, sync } = useHouseholdStore();
   const now = useNow(60_000);
   const ahead = aheadMs ?? 0;
   const since = heardAt === undefined ? '' : ` since ${clockTimeFrom(heardAt + ahead, now)}`;
-  const things = waiting.map(({ write }) => wordsOf(write));
+  const things = waiting.map(({ write }) => entryWords(write, state));
   const named = things.length > MOST_NAMED ? [...things.slice(0, MOST_NAMED), 'and more'] : things;
   const waits = things.length === 0 ? '' : `${waitWords(things.length)} here: ${named.join(', ')}.`;
   const again = { keyWords: 'Try now', onPress: () => void sync() };

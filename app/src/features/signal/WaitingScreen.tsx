@@ -7,12 +7,12 @@ import { useHouseholdStore } from '@/store/householdStore';
 import { heldBy } from '@/store/outbox/nextToSend';
 import { type OutboxRow } from '@/store/outbox/outboxRow';
 import { householdNow } from '@/store/useHousehold';
-import { wordsOf } from '@/store/write';
 import { clockTimeFrom } from '@/ui/clockWords';
 import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';
+import { entryWords } from './entryWords';
 import { useClashes } from './useClashes';
 import { whereToChange } from './whereToChange';
 
@@ -65,7 +65,8 @@ function Section({ title, note, rows }: { title: string; note?: string; rows: Re
 /** "7:37 pm: took 1". */
 function useTold({ write, enteredAt }: OutboxRow): string {
   const aheadMs = useHouseholdStore((store) => store.aheadMs) ?? 0;
-  return `${clockTimeFrom(enteredAt + aheadMs, householdNow())}: ${wordsOf(write)}`;
+  const state = useHouseholdStore((store) => store.state);
+  return `${clockTimeFrom(enteredAt + aheadMs, householdNow())}: ${entryWords(write, state)}`;
 }
 
 function RefusedRow({ row }: { row: OutboxRow }) {
@@ -100,7 +101,7 @@ function RefusedRow({ row }: { row: OutboxRow }) {
 }
 
 function WaitingRow({ row }: { row: OutboxRow }) {
-  const { rows, tryAgain, aheadMs } = useHouseholdStore();
+  const { rows, tryAgain, aheadMs, state } = useHouseholdStore();
   const told = useTold(row);
   const behind = heldBy(row, rows);
   const next =
@@ -116,7 +117,7 @@ function WaitingRow({ row }: { row: OutboxRow }) {
         )}
         {behind && (
           <Words size="small" tone="ink-2">
-            It needs what was not taken: {wordsOf(behind.write)}.
+            It needs what was not taken: {entryWords(behind.write, state)}.
           </Words>
         )}
       </View>
