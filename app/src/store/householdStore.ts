@@ -166,9 +166,16 @@ async function outboxChanged(): Promise<void> {
   void get().sync();
 }
 
+let looks = 0;
+let shownLook = 0;
+
 /** Shows the outbox as it stands in this browser. */
 async function showOutbox(): Promise<void> {
+  const look = (looks += 1);
   const stored = mayKeep() ? await readOutbox() : readPage();
+  // A later look was sooner back: it knows more.
+  if (look < shownLook) return;
+  shownLook = look;
   const known = get();
   const ids = new Set(stored.map(({ id }) => id));
   // Another tab may know already that the server has it, and this one not yet.
@@ -222,7 +229,9 @@ function show(kept: KeptHousehold | undefined, rows: readonly OutboxRow[], ahead
     aheadMs: known.aheadMs ?? (aheadMs as number | undefined),
     heardAt: known.heardAt ?? (heardAt as number | undefined),
   };
-  showRows(rows, { ...clock, ...(kept && !known.server && { server: kept.state, tag: kept.tag }) });
+  // What was entered here meanwhile was not there yet when these were read.
+  const since = known.rows.filter((row) => !rows.some(({ id }) => id === row.id));
+  showRows([...rows, ...since], { ...clock, ...(kept && !known.server && { server: kept.state, tag: kept.tag }) });
 }
 
 /** What was read before the app was there, once. */

@@ -34,6 +34,7 @@ async function locked(name: string, work: () => Promise<void>): Promise<void> {
       await work();
     });
   } catch (error) {
+    if (began && error instanceof DOMException && error.name === 'AbortError') return; // another tab took it over
     if (began) throw error;
     // A tab that sleeps holds it: what it has sent by half is sent once more, which does no harm.
     await navigator.locks.request(name, { steal: true }, work);
