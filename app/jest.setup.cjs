@@ -11,3 +11,11 @@ globalThis.sessionStorage = {
   setItem: (key, value) => void noted.set(key, String(value)),
   removeItem: (key) => void noted.delete(key),
 };
+// Node's keeps the process alive as long as one is open; a browser's tab closes.
+const Channel = globalThis.BroadcastChannel;
+globalThis.BroadcastChannel = class extends Channel {
+  constructor(name) {
+    super(name);
+    this.unref();
+  }
+};
