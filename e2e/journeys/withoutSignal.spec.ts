@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
 import { appIsKept } from '../appIsKept';
 import { boilingPot, pot } from '../boilingPot';
-import { laterBy } from '../demoClock';
+import { laterBy, seesClock } from '../demoClock';
 import { handRests } from '../handRests';
 import { kitchenHands } from '../kitchenHands';
 import { Phone } from '../phone';
@@ -315,7 +315,10 @@ test('a newer app waits: not while a pot boils, then it is offered and taken; on
     .getByRole('button', { name: /^Heat off, lid off/ })
     .click();
   await laterBy(server, 6);
+  await seesClock(page, server);
+  await handRests(page);
   await pot(page, 'Big pot').getByRole('button', { name: 'Jars are out' }).click();
+  await expect(page.getByRole('list', { name: 'On the towel' })).toBeVisible();
   await page.goto(server.address);
   await expect(page.getByText('A newer Hoddle is here')).toBeVisible();
   const other = await phone.open(`${server.address}/shelf`);
