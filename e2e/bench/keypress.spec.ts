@@ -1,5 +1,6 @@
 import { cpus } from 'node:os';
 import { type Page, test } from '@playwright/test';
+import { idle } from '../idle';
 import { RealServer } from '../realServer';
 
 /** The processor as slow as an old phone's, and what a cook may wait for the answer to a key. */
@@ -51,7 +52,7 @@ async function measure(page: Page, name: string): Promise<number[]> {
     '7',
   ]) {
     await page.keyboard.press(sign);
-    await page.waitForTimeout(150);
+    await idle(page);
   }
   return page.evaluate(() => (window as unknown as { pressTimes: number[] }).pressTimes);
 }

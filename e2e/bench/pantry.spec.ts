@@ -1,6 +1,7 @@
 import { cpus } from 'node:os';
 import { expect, type Page, test } from '@playwright/test';
 import { handRests } from '../handRests';
+import { idle } from '../idle';
 import { RealServer } from '../realServer';
 import { twentyYears } from '../../server/bench/twentyYears';
 
@@ -65,12 +66,12 @@ test('twenty years of jars: opened, taken, exported, backed up and restored', as
     const own = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
     await own.goto(server.address);
     await expect(own.getByRole('link', { name: 'Shelf' })).toBeVisible({ timeout: 60_000 });
-    await own.waitForTimeout(3_000);
+    await idle(own);
     const devtools = await own.context().newCDPSession(own);
     await devtools.send('Emulation.setCPUThrottlingRate', { rate: slower });
     const opened: number[] = [];
     for (let time = 0; time < 5; time++) {
-      await own.waitForTimeout(1_500);
+      await idle(own);
       opened.push(await shownAfter(own, `[role=link],a`, 'Shelf', /Take one made/));
       await own.getByRole('link', { name: 'Today' }).click();
     }
@@ -85,7 +86,7 @@ test('twenty years of jars: opened, taken, exported, backed up and restored', as
         .waitFor({ timeout: 60_000 });
     });
     say(`page opened at the shelf, ${slower}x slowed: ${Math.round(pageMs)} ms, the program read anew`);
-    await own.waitForTimeout(2_000);
+    await idle(own);
     const taken: number[] = [];
     for (let time = 0; time < TAKES; time++) {
       await handRests(own);
@@ -94,6 +95,7 @@ test('twenty years of jars: opened, taken, exported, backed up and restored', as
     say(
       `take one, ${slower}x slowed, ${TAKES} taps: p95 ${against(atPart(taken, 0.95), slower === 1 ? ALLOWED_MS.take : ALLOWED_MS.takeSlowed)}, middle ${Math.round(atPart(taken, 0.5))} ms`,
     );
+    await idle(own);
     const tasks = await scrolled(own);
     say(
       `the shelf scrolled from end to end, ${slower}x slowed: ${tasks.length} tasks over 50 ms, longest ${against(Math.max(0, ...tasks), ALLOWED_MS.scroll)}`,

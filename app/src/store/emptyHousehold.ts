@@ -2,6 +2,7 @@ import { type Kitchen } from '@hoddle/contract/household';
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { NO_SEASON } from '@hoddle/contract/season';
 import { USUAL_PLACES } from '@hoddle/core/pantry/place';
+import { USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
 import { USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
 
 /** Its own copy: a household's settings are changed. */
@@ -9,6 +10,17 @@ function usualKitchen(): Kitchen {
   const { burners: _, ...kitchen } = USUAL_KITCHEN;
   return structuredClone(kitchen) as unknown as Kitchen;
 }
+
+/** What a canner is until it is told otherwise. */
+export const USUAL_CANNER = {
+  alsoBoilingWater: false,
+  layers: 1 as const,
+  burnerWatts: USUAL_BURNER_WATTS,
+  electric: false,
+  timesItself: false,
+  lidLocks: false,
+  testFits: [],
+};
 
 /** A household of which nothing was entered yet: what a page of an older version did not keep is as here. */
 export const EMPTY_HOUSEHOLD: HouseholdState = {

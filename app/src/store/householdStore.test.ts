@@ -264,6 +264,36 @@ test('a browser that keeps nothing works, and says so', async () => {
   expect(tab.getState()).toMatchObject({ rows: [], keeps: false });
 });
 
+test('a disk that is full meanwhile: what is entered is sent all the same, each once, and nothing kept before holds it up', async () => {
+  const server = pretendServer(() => 'lost');
+  const tab = openTab();
+  tab.setState({ server: EMPTY_HOUSEHOLD, state: EMPTY_HOUSEHOLD });
+  const picks = [basket(), basket(), basket(), basket()];
+  const [first, ...others] = picks;
+  if (!first) throw new Error('none');
+  tab.getState().enter(entry(first));
+  await passes();
+  const put = IDBObjectStore.prototype.put;
+  IDBObjectStore.prototype.put = function (...row: Parameters<typeof put>) {
+    if (this.name === 'outbox') throw new DOMException('full', 'QuotaExceededError');
+    return put.apply(this, row);
+  };
+  try {
+    // At once: none of them pushes another out.
+    for (const pick of others) void tab.getState().enter(entry(pick));
+    await passes();
+    expect(idsOf(tab.getState().state?.picks)).toEqual(idsOf(picks));
+    expect(tab.getState().keeps).toBe(false);
+    server.fateOf = () => 'goes';
+    await passes(10_000);
+  } finally {
+    IDBObjectStore.prototype.put = put;
+  }
+  expect([...server.kept].sort()).toEqual(idsOf(picks));
+  expect(server.posts).toBe(4);
+  expect(tab.getState()).toMatchObject({ rows: [], waiting: [] });
+});
+
 test('what the server tells again unchanged stays the same object: nothing is worked out anew from it', async () => {
   const server = pretendServer();
   const tab = openTab();

@@ -18,7 +18,15 @@ import {
   readKeptHousehold,
 } from './kept/keptHousehold';
 import { type Entering, noteEntering, takeUpEntering } from './outbox/entering';
-import { addToOutbox, addToPage, changeInOutbox, isAllKept, readOutbox, readPage } from './outbox/outboxFile';
+import {
+  addToOutbox,
+  addToPage,
+  changeInOutbox,
+  isAllKept,
+  readOutbox,
+  readPage,
+  withEntry,
+} from './outbox/outboxFile';
 import { isIn, isWaiting, type OutboxRow } from './outbox/outboxRow';
 import { sendOutbox } from './outbox/sendOutbox';
 import { hearTabs, tellTabs } from './outbox/tabs';
@@ -141,11 +149,13 @@ async function writeDown(write: Write): Promise<void> {
   }
   entering = [...entering, row];
   noteEntering(entering);
-  const isKept = await addToOutbox(row);
-  await showOutbox();
+  const kept = await addToOutbox(row);
+  // Shown by itself: a look that is under way is from before it.
+  shownLook = looks += 1;
+  showRows(withEntry(get().rows, kept));
   entering = entering.filter(({ id }) => id !== row.id);
   noteEntering(entering);
-  if (isKept) askToKeepForLong();
+  if (isAllKept()) askToKeepForLong();
   tellTabs('outbox');
   void get().sync();
 }

@@ -1,10 +1,10 @@
 import { type Household } from '@hoddle/contract/household';
-import { USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
 import { CANNERS } from '@hoddle/core/handbook/canners';
 import { altitudeFtFromMetres, HIGHEST_ALTITUDE_FT } from '@hoddle/core/measure/altitude';
 import { readNumber } from '@hoddle/core/measure/readNumber';
 import { useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
+import { USUAL_CANNER } from '@/store/emptyHousehold';
 
 /** The kinds of canner that a plan can be made for. */
 export const BOILING_CANNERS = CANNERS.filter(({ method }) => method === 'boiling-water');
@@ -70,14 +70,8 @@ export function householdFrom(draft: HouseholdDraft, altitudeFt: number | null, 
   if (!measures) throw new Error('the handbook has no canners');
   const { insideDiameterIn, insideHeightIn, rackHeightIn } = measures;
   const canner: Household['canners'][number] = {
+    ...USUAL_CANNER,
     method: 'boiling-water',
-    alsoBoilingWater: false,
-    layers: 1,
-    burnerWatts: USUAL_BURNER_WATTS,
-    electric: false,
-    timesItself: false,
-    lidLocks: false,
-    testFits: [],
     // Another kind of canner is another vessel: what was told of the old one does not hold for it.
     ...(row ? {} : known),
     id: known?.id ?? uuidV7(),

@@ -4,9 +4,11 @@ import { create } from 'zustand';
 import { failureWords } from '@/store/api';
 import { deviceIsWrongBy } from '@/store/householdClock';
 import { useHouseholdStore } from '@/store/householdStore';
+import { isWaiting } from '@/store/outbox/outboxRow';
 import { pageAnew } from '@/store/shell/pageAnew';
 import { useNow } from '@/store/useHousehold';
 import { clockTimeFrom, duration } from '@/ui/clockWords';
+import { RowLink } from '@/ui/RowLink';
 import { SmallKey } from '@/ui/SmallKey';
 import { Words } from '@/ui/Words';
 import { entryWords } from './entryWords';
@@ -28,18 +30,34 @@ interface StripWords {
 export function SignalLine() {
   const path = usePathname();
   const strip = useStrip(path);
+  // What waits is read one by one behind the words, whatever they say.
+  const waits = useHouseholdStore((store) => store.rows.some((row) => row.refused !== undefined || isWaiting(row)));
   if (!strip) return null;
   const { words, note, keyWords, onPress } = strip;
   return (
     <View role="status" className="flex-row items-center gap-3 border-b-2 border-ink bg-plate px-4 py-2">
-      <View className="flex-1">
-        <Words weight={700}>{words}</Words>
-        <Words size="small" tone="ink-2">
-          {note}
-        </Words>
-      </View>
+      {waits && path !== WAITING ? (
+        <RowLink href={WAITING} className="min-h-[48px] flex-1 justify-center">
+          <Said words={words} note={note} />
+        </RowLink>
+      ) : (
+        <View className="flex-1">
+          <Said words={words} note={note} />
+        </View>
+      )}
       <SmallKey words={keyWords} onPress={onPress} />
     </View>
+  );
+}
+
+function Said({ words, note }: Pick<StripWords, 'words' | 'note'>) {
+  return (
+    <>
+      <Words weight={700}>{words}</Words>
+      <Words size="small" tone="ink-2">
+        {note}
+      </Words>
+    </>
   );
 }
 
@@ -51,7 +69,6 @@ function useStrip(path: string): StripWords | undefined {
   const understand = (name: string) => useUnderstood.setState({ names: [...understood, name] });
   const clashes = useClashes();
   const signalWords = useSignalWords();
-  const seeAll = { keyWords: 'See all', onPress: () => router.navigate(WAITING) };
   const look = { keyWords: 'Look', onPress: () => router.navigate(WAITING) };
   const toDo = refused.length + clashes.length;
   if (toDo > 0 && path !== WAITING) {
@@ -73,10 +90,7 @@ function useStrip(path: string): StripWords | undefined {
       ...look,
     };
   }
-  if (signal.kind !== 'good') {
-    // More than fit into a line are read one by one.
-    return waiting.length > MOST_NAMED && path !== WAITING ? { ...signalWords, ...seeAll } : signalWords;
-  }
+  if (signal.kind !== 'good') return signalWords;
   if (!keeps && !understood.includes('keeps')) {
     return {
       words: 'This browser keeps nothing',

@@ -1,8 +1,7 @@
 import { type Household } from '@hoddle/contract/household';
 import { type HouseholdState } from '@hoddle/contract/householdState';
-import { USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
 import { NOTHING_MORE } from '@hoddle/core/yields/batchRecord';
-import { EMPTY_HOUSEHOLD } from '../emptyHousehold';
+import { EMPTY_HOUSEHOLD, USUAL_CANNER } from '../emptyHousehold';
 import { type Write } from '../write';
 
 /** The household as a page of an older version kept it: what has come since is empty until the server tells it. */
@@ -26,22 +25,12 @@ export function writeUp(write: Write): Write {
 /** Settings as an older page kept them, with what has come since. */
 function householdUp(kept: Household): Household {
   const canners = kept.canners.map((canner: Partial<Canner> & Pick<Canner, 'declaredPints'>) => {
-    return { ...NEW_IN_A_CANNER, declaredHalfPints: canner.declaredPints, ...canner } as Canner;
+    return { ...USUAL_CANNER, declaredHalfPints: canner.declaredPints, ...canner } as Canner;
   });
   return { ...EMPTY_HOUSEHOLD.household, ...kept, canners };
 }
 
 type Canner = Household['canners'][number];
-
-const NEW_IN_A_CANNER = {
-  alsoBoilingWater: false,
-  layers: 1,
-  burnerWatts: USUAL_BURNER_WATTS,
-  electric: false,
-  timesItself: false,
-  lidLocks: false,
-  testFits: [],
-} as const;
 
 /** Until there were places, only jars that did not seal came to the refrigerator. */
 function newInALot(place: string) {
