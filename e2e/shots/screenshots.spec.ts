@@ -1,5 +1,6 @@
 import { resolve } from 'node:path';
 import { type Page, test } from '@playwright/test';
+import { idle } from '../idle';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 
@@ -99,11 +100,10 @@ Fill into pint jars.
 Makes 6 pints`;
 
 async function shoot(page: Page, name: string) {
-  // Fonts, and drawings that measure themselves: two frames after the last of them.
-  await page.evaluate(async () => {
-    await document.fonts.ready;
-    for (let frame = 0; frame < 3; frame++) await new Promise(requestAnimationFrame);
-  });
+  // The screen's own file, its fonts, and drawings that measure themselves.
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await page.evaluate(() => document.fonts.ready);
+  await idle(page);
   await page.screenshot({ path: `${FOLDER}/${name}.png` });
 }
 

@@ -154,6 +154,8 @@ async function writeDown(write: Write): Promise<void> {
   shownLook = looks += 1;
   showRows(withEntry(get().rows, kept));
   entering = entering.filter(({ id }) => id !== row.id);
+  // The screens are drawn at the end of this step: the hand sees its tap before anything is sent.
+  await Promise.resolve();
   noteEntering(entering);
   if (isAllKept()) askToKeepForLong();
   tellTabs('outbox');

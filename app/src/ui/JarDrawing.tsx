@@ -1,12 +1,10 @@
 import { type JarSize } from '@hoddle/core/handbook/jars';
 import { memo, useId } from 'react';
-import Svg, { Defs, G, Line, Path, Rect } from 'react-native-svg';
-import { COLOURS, type Mark } from './colours';
+import Svg, { Defs, G, Path } from 'react-native-svg';
+import { type Mark } from './colours';
 import { jarShape } from './jarShape';
+import { type JarLook, jarStrokes } from './jarStrokes';
 import { HatchPattern, MarkPattern } from './patterns';
-
-/** Here is solid, planned is hatched, a gap is dashed, cooling has a pale band, refused is struck through. */
-export type JarLook = 'here' | 'planned' | 'gap' | 'cooling' | 'refused';
 
 interface JarProps {
   size: JarSize;
@@ -16,70 +14,26 @@ interface JarProps {
   look: JarLook;
 }
 
+interface FiguresProps extends Omit<JarProps, 'mark'> {
+  patternId: string;
+  corners: readonly { x: number; y: number }[];
+}
+
 /** One jar as a group of an outer drawing; the patterns named by `patternId` must be there. */
-export function JarFigure({ size, quartPx, hue, look, patternId }: JarProps & { patternId: string }) {
-  const shape = jarShape(size, quartPx);
-  const line = Math.max(1, Math.min(1.5, quartPx / 45));
-  if (look === 'gap' || look === 'refused') {
-    const dash = { fill: 'none', stroke: COLOURS.keyEdge, strokeWidth: 1.3, strokeDasharray: '3 2.5' };
-    return (
-      <G>
-        <Path d={shape.body} {...dash} />
-        <Rect x={shape.band.x} y={0.7} width={shape.band.width} height={shape.band.height} {...dash} />
-        {look === 'refused' && (
-          <Line
-            x1={-3}
-            y1={shape.height}
-            x2={shape.width + 3}
-            y2={2}
-            stroke={COLOURS.ink}
-            strokeWidth={3.4}
-            strokeLinecap="round"
-          />
-        )}
-      </G>
-    );
-  }
-  if (look === 'planned') {
-    return (
-      <G>
-        <Path d={shape.body} fill={COLOURS.plate} />
-        <Path d={shape.body} fill={`url(#${patternId}-hatch)`} stroke={hue} strokeWidth={line} />
-        <Rect
-          x={shape.band.x}
-          y={0.7}
-          width={shape.band.width}
-          height={shape.band.height}
-          fill={COLOURS.plate}
-          stroke={hue}
-          strokeWidth={line}
-        />
-      </G>
-    );
-  }
-  const cooling = look === 'cooling';
+export function JarFigure(props: Omit<JarProps, 'mark'> & { patternId: string }) {
+  return <JarFigures {...props} corners={[{ x: 0, y: 0 }]} />;
+}
+
+/**
+ * Jars of one look that do not overlap, by their top left corners, as few paths: a shelf has thousands of jars, and drawn one by
+ * one each is six elements to lay out and to paint in every frame of a scroll.
+ */
+export function JarFigures({ corners, ...props }: FiguresProps) {
   return (
     <G>
-      <Path d={shape.body} fill={hue} />
-      <Path d={shape.body} fill={`url(#${patternId}-mark)`} />
-      <Rect
-        x={shape.band.x + 1}
-        y={shape.band.height}
-        width={shape.band.width - 2}
-        height={shape.fillTop - shape.band.height}
-        fill={COLOURS.white}
-      />
-      <Path d={shape.body} fill="none" stroke={COLOURS.ink} strokeWidth={line} strokeLinejoin="round" />
-      <Rect
-        x={shape.band.x}
-        y={0.7}
-        width={shape.band.width}
-        height={shape.band.height}
-        rx={0.8}
-        fill={cooling ? COLOURS.cool : COLOURS.band}
-        stroke={cooling ? COLOURS.coolLine : COLOURS.ink}
-        strokeWidth={line}
-      />
+      {jarStrokes(props).map(({ name, look, at }) => (
+        <Path key={name} d={corners.map(({ x, y }) => at(x, y)).join('')} {...look} />
+      ))}
     </G>
   );
 }

@@ -30,7 +30,6 @@ export function JarTray({ size, jars, places, quartPx, hue, mark }: JarTrayProps
             size={size}
             quartPx={quartPx}
             hue={hue}
-            mark={mark}
             look={i < jars ? 'planned' : 'gap'}
             patternId={patternId}
           />

@@ -23,8 +23,8 @@ const PROPORTIONS: Readonly<Record<JarSize, Proportions>> = {
 export interface JarShape {
   readonly width: number;
   readonly height: number;
-  /** Outline of the glass below the band. */
-  readonly body: string;
+  /** Outline of the glass below the band, as path data with the jar's corner at x, y. */
+  bodyAt(x: number, y: number): string;
   readonly band: { x: number; width: number; height: number };
   /** Where the content begins, under the headspace. */
   readonly fillTop: number;
@@ -39,16 +39,21 @@ export function jarShape(size: JarSize, quartPx: number): JarShape {
   const neck = (width * (1 - bandToBody)) / 2;
   const right = width - neck;
   const [from, to] = [height * shoulder[0], height * shoulder[1]];
-  const mid = (from + to) / 2;
   const corner = width * 0.12;
-  const body =
-    `M${neck} ${bandHeight}V${from}C${neck} ${mid} 0 ${mid} 0 ${to}V${height - corner}Q0 ${height} ${corner} ${height}` +
-    `H${width - corner}Q${width} ${height} ${width} ${height - corner}V${to}C${width} ${mid} ${right} ${mid} ${right} ${from}V${bandHeight}Z`;
+  const bodyAt = (x: number, y: number) => {
+    const [l, r, inLeft, inRight] = [x, x + width, x + neck, x + right];
+    const [top, above, below, bottom] = [y + bandHeight, y + from, y + to, y + height];
+    const half = (above + below) / 2;
+    return (
+      `M${inLeft} ${top}V${above}C${inLeft} ${half} ${l} ${half} ${l} ${below}V${bottom - corner}Q${l} ${bottom} ${l + corner} ${bottom}` +
+      `H${r - corner}Q${r} ${bottom} ${r} ${bottom - corner}V${below}C${r} ${half} ${inRight} ${half} ${inRight} ${above}V${top}Z`
+    );
+  };
   const overhang = width * 0.02;
   return {
     width,
     height,
-    body,
+    bodyAt,
     band: { x: neck - overhang, width: right - neck + 2 * overhang, height: bandHeight },
     fillTop: bandHeight + quartPx * 0.05,
   };

@@ -22,7 +22,7 @@ export interface ShelfGroup {
   readonly jars: number;
 }
 
-/** Every lot that still holds jars. */
+/** Every lot that still holds jars. One that is as it was is the same object as before: what is drawn of it stays. */
 export function stockedLots(
   lots: readonly JarLot[],
   movements: readonly Movement[],
@@ -39,8 +39,19 @@ export function stockedLots(
   return lots.flatMap((lot) => {
     const jars = counts.get(lot.id) ?? 0;
     if (jars <= 0) return [];
-    return [{ ...lot, jars, keepsUntil: keepsUntilOf(lot, months), placeKind: kindOf(lot.place) }];
+    return [asBefore(lot, { jars, keepsUntil: keepsUntilOf(lot, months), placeKind: kindOf(lot.place) })];
   });
+}
+
+const stockedBefore = new WeakMap<JarLot, StockedLot>();
+
+function asBefore(lot: JarLot, now: Pick<StockedLot, 'jars' | 'keepsUntil' | 'placeKind'>): StockedLot {
+  const before = stockedBefore.get(lot);
+  const same = before?.jars === now.jars && before.keepsUntil === now.keepsUntil && before.placeKind === now.placeKind;
+  if (same) return before;
+  const stocked = { ...lot, ...now };
+  stockedBefore.set(lot, stocked);
+  return stocked;
 }
 
 /** First in, first out: by best-by, then by the day made. */
@@ -58,7 +69,12 @@ function inHandbook({ product }: ShelfGroup): number {
   return HANDBOOK_ORDER.get(product) ?? PRODUCTS.length;
 }
 
-/** The shelf as boards: lots grouped by kind of place, name and size, each in the order they are to be taken. */
+const groupBefore = new WeakMap<StockedLot, ShelfGroup>();
+
+/**
+ * The shelf as boards: lots grouped by kind of place, name and size, each in the order they are to be taken. A group of the same
+ * lots is the same object as before.
+ */
 export function shelfGroups(lots: readonly StockedLot[]): ShelfGroup[] {
   const groups = new Map<string, StockedLot[]>();
   for (const lot of lots) {
@@ -71,9 +87,15 @@ export function shelfGroups(lots: readonly StockedLot[]): ShelfGroup[] {
     .flatMap((group) => {
       const first = group.sort(inTakingOrder)[0];
       if (!first) return [];
-      const jars = group.reduce((sum, lot) => sum + lot.jars, 0);
       const name = recipeName(first);
-      return [{ name, product: first.product, jar: first.jar, placeKind: first.placeKind, lots: group, jars }];
+      const before = groupBefore.get(first);
+      const isSame = before?.lots.length === group.length && group.every((lot, i) => lot === before.lots[i]);
+      if (isSame && before.name === name) return [before];
+      const jars = group.reduce((sum, lot) => sum + lot.jars, 0);
+      const { product, jar, placeKind } = first;
+      const made: ShelfGroup = { name, product, jar, placeKind, lots: group, jars };
+      groupBefore.set(first, made);
+      return [made];
     })
     .sort(
       (a, b) =>

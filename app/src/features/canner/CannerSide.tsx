@@ -43,7 +43,7 @@ export function CannerSide({ canner, jar, waterIn, hue, mark, pxPerIn }: CannerS
       />
       {Array.from({ length: across }, (_, i) => (
         <G key={i} x={left + gap + i * (shape.width + gap)} y={jarTop}>
-          <JarFigure size={jar} quartPx={quartPx} hue={hue} mark={mark} look="here" patternId={patternId} />
+          <JarFigure size={jar} quartPx={quartPx} hue={hue} look="here" patternId={patternId} />
         </G>
       ))}
       {Array.from({ length: 10 }, (_, i) => (

@@ -1,14 +1,14 @@
 import { countJars } from '@hoddle/core/handbook/jars';
 import { type ShelfGroup, type StockedLot } from '@hoddle/core/pantry/shelf';
 import Check from 'lucide-react-native/icons/check';
-import { memo, useState } from 'react';
+import { memo, type ReactNode, useState } from 'react';
 import { Link } from 'expo-router';
 import { type NativeScrollEvent, type NativeSyntheticEvent, Pressable, ScrollView, View } from 'react-native';
 import { monthAndYear } from '@/ui/clockWords';
 import { COLOURS, hueOfProduct } from '@/ui/colours';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
-import { JarFiles } from './JarFiles';
+import { JarFiles, type JarFilesProps } from './JarFiles';
 import { type JarFile } from './jarFiles';
 import { keepsWords } from './pantryWords';
 
@@ -41,7 +41,7 @@ const MARGIN_PX = 14;
 /** One product on its board: the jars lead to all about it, the label takes the oldest one. */
 export const Board = memo(function Board({ board, quartPx, roomPx, narrow, lasts, now, onTake }: BoardProps) {
   const { group, goal, files, width, aside } = board;
-  const [scrolledTo, setScrolledTo] = useState(0);
+  const drawing = { files, width, quartPx, jar: group.jar, ...hueOfProduct(group.product) };
   const tap = useSingleTap(onTake);
   const first = group.lots[0];
   const { name } = group;
@@ -53,39 +53,16 @@ export const Board = memo(function Board({ board, quartPx, roomPx, narrow, lasts
   const label = first
     ? `${name}, ${counted}, ${keeping}. Take one made ${monthAndYear(first.madeAt)}.`
     : `${name}, ${counted}.`;
-  const onScroll = ({ nativeEvent }: NativeSyntheticEvent<NativeScrollEvent>) =>
-    setScrolledTo(Math.floor(nativeEvent.contentOffset.x / STEP_PX) * STEP_PX);
   return (
     <View style={{ width: roomPx }}>
       <View className="flex-1 justify-end pt-2">
-        <ScrollView
-          horizontal
-          showsHorizontalScrollIndicator={false}
-          className="flex-grow-0"
-          onScroll={onScroll}
-          scrollEventThrottle={100}
-        >
-          <Link
-            href={{
-              pathname: '/shelf/board',
-              params: { product: group.product, jar: group.jar, place: group.placeKind },
-            }}
-            asChild
-          >
-            <Pressable
-              aria-label={`${name}: its jars, how long they last`}
-              style={{ minWidth: roomPx, paddingLeft: MARGIN_PX }}
-            >
-              <JarFiles
-                {...{ files, width, quartPx }}
-                jar={group.jar}
-                from={scrolledTo - STEP_PX}
-                to={scrolledTo + roomPx + STEP_PX}
-                {...hueOfProduct(group.product)}
-              />
-            </Pressable>
-          </Link>
-        </ScrollView>
+        {MARGIN_PX + width <= roomPx ? (
+          <JarsLink board={board} roomPx={roomPx}>
+            <JarFiles {...drawing} from={0} to={width} />
+          </JarsLink>
+        ) : (
+          <LongBoard board={board} roomPx={roomPx} drawing={drawing} />
+        )}
       </View>
       <Pressable
         role="button"
@@ -127,3 +104,46 @@ export const Board = memo(function Board({ board, quartPx, roomPx, narrow, lasts
     </View>
   );
 });
+
+/** The jars lead to all about them. */
+function JarsLink({ board, roomPx, children }: { board: BoardContent; roomPx: number; children: ReactNode }) {
+  const { product, jar, placeKind, name } = board.group;
+  return (
+    <Link href={{ pathname: '/shelf/board', params: { product, jar, place: placeKind } }} asChild>
+      <Pressable
+        aria-label={`${name}: its jars, how long they last`}
+        style={{ minWidth: roomPx, paddingLeft: MARGIN_PX }}
+      >
+        {children}
+      </Pressable>
+    </Link>
+  );
+}
+
+/** A board with more jars than fit: it is moved sideways, and what is near is drawn. */
+function LongBoard({
+  board,
+  roomPx,
+  drawing,
+}: {
+  board: BoardContent;
+  roomPx: number;
+  drawing: Omit<JarFilesProps, 'from' | 'to'>;
+}) {
+  const [scrolledTo, setScrolledTo] = useState(0);
+  const onScroll = ({ nativeEvent }: NativeSyntheticEvent<NativeScrollEvent>) =>
+    setScrolledTo(Math.floor(nativeEvent.contentOffset.x / STEP_PX) * STEP_PX);
+  return (
+    <ScrollView
+      horizontal
+      showsHorizontalScrollIndicator={false}
+      className="flex-grow-0"
+      onScroll={onScroll}
+      scrollEventThrottle={100}
+    >
+      <JarsLink board={board} roomPx={roomPx}>
+        <JarFiles {...drawing} from={scrolledTo - STEP_PX} to={scrolledTo + roomPx + STEP_PX} />
+      </JarsLink>
+    </ScrollView>
+  );
+}

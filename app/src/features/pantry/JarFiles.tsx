@@ -1,14 +1,14 @@
 import { type JarSize } from '@hoddle/core/handbook/jars';
 import { memo, useId } from 'react';
 import { View } from 'react-native';
-import Svg, { Defs, G, Path, Use } from 'react-native-svg';
+import Svg, { Path } from 'react-native-svg';
 import { COLOURS, type Mark } from '@/ui/colours';
-import { JarDefs, JarFigure } from '@/ui/JarDrawing';
+import { JarDefs, JarFigures } from '@/ui/JarDrawing';
 import { jarShape } from '@/ui/jarShape';
 import { Words } from '@/ui/Words';
 import { BEHIND, type JarFile } from './jarFiles';
 
-interface JarFilesProps {
+export interface JarFilesProps {
   files: readonly JarFile[];
   width: number;
   jar: JarSize;
@@ -24,39 +24,29 @@ const TAG_PX = 22;
 /** A file that begins this far before the window still reaches into it. */
 const REACH_PX = 90;
 
-/** Files of jars side by side on one scale; each jar is one stamp of a drawing made once. */
+/** Files of jars side by side on one scale; jars of one depth and look are drawn as one. */
 export const JarFiles = memo(function JarFiles({ files, width, jar, hue, mark, quartPx, from, to }: JarFilesProps) {
   const patternId = useId().replaceAll(':', '');
-  const shape = jarShape(jar, quartPx);
   const deepest = Math.max(1, ...files.map((file) => file.looks.length));
   const top = TAG_PX + 4 - BEHIND.y * (deepest - 1);
-  const height = top + shape.height;
+  const height = top + jarShape(jar, quartPx).height + 1;
   const drawn = files.filter(({ x }) => x > from - REACH_PX && x < to);
-  const looks = [...new Set(drawn.flatMap((file) => file.looks))];
+  // Files stand side by side: jars of one depth never overlap, and those behind are drawn first.
+  const layers = Array.from({ length: deepest }, (_, i) => deepest - 1 - i).flatMap((depth) =>
+    LOOKS.map((look) => ({
+      ...{ depth, look },
+      corners: drawn
+        .filter(({ looks }) => looks[depth] === look)
+        .map(({ x }) => ({ x: x + depth * BEHIND.x, y: top + depth * BEHIND.y - 1 })),
+    })).filter(({ corners }) => corners.length > 0),
+  );
   return (
     <View style={{ width, height }}>
-      <Svg width={width} height={height + 1} aria-hidden style={{ position: 'absolute' }}>
+      <Svg width={width} height={height} aria-hidden style={{ position: 'absolute' }}>
         <JarDefs patternId={patternId} hue={hue} mark={mark} />
-        <Defs>
-          {looks.map((look) => (
-            <G key={look} id={`${patternId}-${look}`}>
-              <JarFigure size={jar} quartPx={quartPx} hue={hue} mark={mark} look={look} patternId={patternId} />
-            </G>
-          ))}
-        </Defs>
-        {drawn.map((file) =>
-          file.looks
-            .map((look, depth) => ({ look, depth }))
-            .reverse()
-            .map(({ look, depth }) => (
-              <Use
-                key={`${file.x} ${depth}`}
-                href={`#${patternId}-${look}`}
-                x={file.x + depth * BEHIND.x}
-                y={top + depth * BEHIND.y - 1}
-              />
-            )),
-        )}
+        {layers.map(({ depth, look, corners }) => (
+          <JarFigures key={`${depth} ${look}`} {...{ size: jar, quartPx, hue, look, patternId, corners }} />
+        ))}
         {drawn.map((file) =>
           file.tag ? (
             <Path
@@ -82,6 +72,8 @@ export const JarFiles = memo(function JarFiles({ files, width, jar, hue, mark, q
     </View>
   );
 });
+
+const LOOKS = ['here', 'planned', 'gap'] as const satisfies readonly JarFile['looks'][number][];
 
 function tagY(file: JarFile, top: number): number {
   return top + (file.looks.filter((look) => look === 'here').length - 1) * BEHIND.y - 13;

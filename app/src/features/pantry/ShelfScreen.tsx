@@ -4,7 +4,7 @@ import { type StockedLot } from '@hoddle/core/pantry/shelf';
 import { takeAdvice } from '@hoddle/core/pantry/takeAdvice';
 import { placeOf } from '@hoddle/core/pantry/place';
 import { useRouter } from 'expo-router';
-import { memo, useCallback, useMemo, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
 import { FlatList, ScrollView, useWindowDimensions, View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
@@ -12,7 +12,8 @@ import { householdNow, useHousehold, useNow } from '@/store/useHousehold';
 import { dayAndDate, monthAndYear } from '@/ui/clockWords';
 import { ChipRadio } from '@/ui/ChipRadio';
 import { hueOfProduct } from '@/ui/colours';
-import { JarDrawing, type JarLook } from '@/ui/JarDrawing';
+import { JarDrawing } from '@/ui/JarDrawing';
+import { type JarLook } from '@/ui/jarStrokes';
 import { Key } from '@/ui/Key';
 import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
@@ -32,6 +33,8 @@ import { forecastOf, useForecasts, usePantry } from './usePantry';
 const QUART_PX = 62;
 const RAIL_PX = 96;
 const MARGIN_PX = 16;
+/** Rows that fill a phone when the shelf opens. */
+const FIRST_ROWS = 4;
 
 /** The jars there are, on boards: the oldest in front, one tap takes it. */
 export function ShelfScreen() {
@@ -55,14 +58,16 @@ export function ShelfScreen() {
   const take = useCallback(
     (lot: StockedLot) => {
       const movement: Movement = { id: uuidV7(), lotId: lot.id, kind: 'taken', jars: 1, at: householdNow() };
-      enter({ kind: 'movement', movement });
-      setTaken({ lot, movement });
+      // With the board, and not a moment before it: one tap is drawn once.
+      void enter({ kind: 'movement', movement }).then(() => setTaken({ lot, movement }));
     },
     [enter],
   );
   const filled = household.places.filter(({ id }) => stocked.some((lot) => lot.place === id));
   const boardOf = useCallback(
-    ({ item }: { item: BoardRow }) => <Row {...{ row: item, forecasts, roomPx, day }} onTake={take} />,
+    ({ item, index }: { item: BoardRow; index: number }) => (
+      <Row {...{ row: item, forecasts, roomPx, day }} onTake={take} atOnce={index < FIRST_ROWS} />
+    ),
     [forecasts, roomPx, day, take],
   );
   // What the server did not take was not taken: the line on top says so.
@@ -111,9 +116,9 @@ export function ShelfScreen() {
         renderItem={boardOf}
         ListHeaderComponent={head}
         ListFooterComponent={Legend}
-        initialNumToRender={4}
-        maxToRenderPerBatch={3}
-        windowSize={5}
+        initialNumToRender={FIRST_ROWS}
+        maxToRenderPerBatch={1}
+        windowSize={3}
         contentContainerStyle={{ paddingBottom: 24, paddingHorizontal: wide ? MARGIN_PX : 0 }}
       />
     </Screen>
@@ -126,33 +131,52 @@ interface RowProps {
   roomPx: number;
   day: number;
   onTake: (lot: StockedLot) => void;
+  /** One of the first, which the screen opens with. */
+  atOnce: boolean;
 }
 
-/** Boards side by side; drawn again only when one of them has changed. */
-const Row = memo(function Row({ row, forecasts, roomPx, day, onTake }: RowProps) {
+/** Heights of rows as they were laid out, so that one that comes again takes its place at once. */
+const heights = new Map<string, number>();
+const LIKELY_PX = 190;
+
+/**
+ * Boards side by side; drawn again only when one of them has changed. A row that scrolls into reach holds its place first and is
+ * drawn in the pauses of the scroll: drawn at once it would hold up a slow phone's thumb.
+ */
+const Row = memo(function Row(props: RowProps) {
+  const { row, roomPx, atOnce } = props;
+  const drawn = useDeferredValue(true, atOnce);
+  const key = `${roomPx} ${row.key}`;
+  if (!drawn) return <View style={{ height: heights.get(key) ?? LIKELY_PX }} />;
   return (
-    <View>
+    <View onLayout={({ nativeEvent }) => heights.set(key, nativeEvent.layout.height)}>
       {row.heading !== undefined && <Heading className="px-4 pt-3">{row.heading}</Heading>}
-      <View className="flex-row">
-        {row.boards.map((board) => {
-          const forecast = forecastOf(forecasts, board.group);
-          return (
-            <Board
-              key={`${board.group.product} ${board.group.jar}`}
-              board={board}
-              quartPx={QUART_PX}
-              roomPx={shareOf(row, board, roomPx)}
-              narrow={row.boards.length > 1}
-              lasts={forecast && board.group.jars > 0 ? lastsWords(forecast.at, day) : undefined}
-              now={day}
-              onTake={onTake}
-            />
-          );
-        })}
-      </View>
+      <Boards {...props} />
     </View>
   );
 });
+
+function Boards({ row, forecasts, roomPx, day, onTake }: RowProps) {
+  return (
+    <View className="flex-row">
+      {row.boards.map((board) => {
+        const forecast = forecastOf(forecasts, board.group);
+        return (
+          <Board
+            key={`${board.group.product} ${board.group.jar}`}
+            board={board}
+            quartPx={QUART_PX}
+            roomPx={shareOf(row, board, roomPx)}
+            narrow={row.boards.length > 1}
+            lasts={forecast && board.group.jars > 0 ? lastsWords(forecast.at, day) : undefined}
+            now={day}
+            onTake={onTake}
+          />
+        );
+      })}
+    </View>
+  );
+}
 
 /** Room that is left in a row goes to its boards in equal parts. */
 function shareOf({ boards }: BoardRow, board: BoardContent, roomPx: number): number {

@@ -68,14 +68,16 @@ export function useBoards({
       const goal = onShelf && typeof wanted === 'number' ? wanted : undefined;
       const gap = Math.min(MOST_GAP, Math.max(0, (goal ?? 0) - group.jars - coming));
       const key = [group.placeKind, keyOf(group), place].join(' ');
-      const says = [coming, gap, goal, quartPx, now, ...group.lots.flatMap(({ id, jars }) => [id, jars])].join(' ');
-      const drawnBefore = drawn.get(key);
-      if (drawnBefore?.says === says) return drawnBefore.board;
+      const aside = group.placeKind === 'aside' ? asideWords(group) : undefined;
+      const says = [coming, gap, goal, quartPx, now, aside].join(' ');
+      const before = drawn.get(key);
+      const isSame = before?.board.group === group || (before?.board.group.jars === 0 && group.jars === 0);
+      if (isSame && before.says === says) return before.board;
       const files = jarFiles(group.lots, { planned: coming, gap, jar: group.jar, quartPx, now });
       const board = {
         group,
         planned: coming,
-        ...(group.placeKind === 'aside' && { aside: asideWords(group) }),
+        ...(aside !== undefined && { aside }),
         ...(goal !== undefined && { goal }),
         ...files,
       };

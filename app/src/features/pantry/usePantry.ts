@@ -1,4 +1,4 @@
-import { type Forecast } from '@hoddle/core/pantry/forecast';
+import { type Forecast, type ForecastQuestion } from '@hoddle/core/pantry/forecast';
 import { jarCode } from '@hoddle/core/pantry/jarCode';
 import { type JarLot } from '@hoddle/core/pantry/jarLot';
 import { rootLots } from '@hoddle/core/pantry/rootLots';
@@ -44,22 +44,23 @@ export function useForecasts(now: number): readonly Forecast[] {
   const { forecasts, ask } = useForecastStore();
   const today = Math.floor(now / DAY_MS);
   useEffect(() => {
-    // The same jars, habits and day have the same answer.
-    const key = JSON.stringify([
-      today,
-      household.bestMonths,
-      stocked.map(({ id, jars }) => [id, jars]),
-      use.map(({ product, jar, months }) => [
-        product,
-        jar,
-        months.reduce((sum, { jars }) => sum + Math.round(jars), 0),
-      ]),
-      goals,
-      plantings,
-    ]);
-    ask(key, { now: today * DAY_MS, bestMonths: household.bestMonths, stocked, use, goals, plantings });
+    // A tap is answered first: what to ask is put together when it has been.
+    const timer = setTimeout(() => {
+      const question = { now: today * DAY_MS, bestMonths: household.bestMonths, stocked, use, goals, plantings };
+      ask(keyOf(question), question);
+    });
+    return () => clearTimeout(timer);
   }, [ask, today, household.bestMonths, stocked, use, goals, plantings]);
   return forecasts;
+}
+
+/** The same jars, habits and day have the same answer. */
+function keyOf({ now, bestMonths, stocked, use, goals, plantings }: ForecastQuestion): string {
+  return JSON.stringify([
+    ...[now, bestMonths, goals, plantings],
+    stocked.map(({ id, jars }) => [id, jars]),
+    use.map(({ product, jar, months }) => [product, jar, months.reduce((sum, { jars }) => sum + Math.round(jars), 0)]),
+  ]);
 }
 
 /** The forecast of one product and size. */

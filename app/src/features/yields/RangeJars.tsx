@@ -56,7 +56,6 @@ export function RangeJars({ size, jars, perLoad, quartPx, hue, mark }: RangeJars
             size={size}
             quartPx={quartPx}
             hue={hue}
-            mark={mark}
             look={index < jars.p50 ? 'planned' : 'gap'}
             patternId={patternId}
           />
