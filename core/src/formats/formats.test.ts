@@ -4,13 +4,14 @@ import { type JarLot, type Movement } from '../pantry/jarLot';
 import { USUAL_PLACES } from '../pantry/place';
 import { toCsv, readCsv } from './csv';
 import { exportCsv } from './exportTables';
+import { searchProducts } from '../handbook/searchProducts';
 import { readJarsCsv } from './jarsCsv';
 import { readDay } from './readDay';
 
 const DAY = 24 * 60 * 60_000;
 const NOW = Date.UTC(2026, 7, 29, 12);
 const choices = { places: USUAL_PLACES, now: NOW, dayFirst: false, idOf: (words: string) => `id ${words}` };
-const read = (text: string, more = {}) => readJarsCsv(text, { ...choices, ...more });
+const read = (text: string, more = {}) => readJarsCsv(text, { ...choices, search: searchProducts, ...more });
 const rowsOf = (text: string) => {
   const file = read(text);
   if (file.kind !== 'read') throw new Error(`${file.kind}`);

@@ -13,6 +13,8 @@ import { useAlarms } from './useAlarms';
 /** A call that nobody answers is repeated so often. */
 const REPEAT_MS = 12_000;
 
+const GESTURES = ['click', 'keydown'] as const;
+
 /**
  * Calls on every screen, as long as something is due: a tone of its kind, a shake, a notice, and a band on top that leads
  * to the kitchen. It goes on until it is answered there.
@@ -25,10 +27,10 @@ export function AlarmWatch() {
   const words = loud && day ? alarmWords(loud, day, nameOf) : '';
   const { id, kind } = loud ?? {};
   useEffect(() => {
-    // Any touch will do; after a reload the browser wants one anew.
+    // Any tap or key will do; after a reload the browser wants one anew. A thumb that scrolls is none and is not held up.
     const open = () => void openSound();
-    document.addEventListener('pointerdown', open);
-    return () => document.removeEventListener('pointerdown', open);
+    for (const kind of GESTURES) document.addEventListener(kind, open);
+    return () => GESTURES.forEach((kind) => document.removeEventListener(kind, open));
   }, []);
   useEffect(() => {
     if (id === undefined || kind === undefined) return undefined;

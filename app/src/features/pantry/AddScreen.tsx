@@ -2,13 +2,13 @@ import { readDay } from '@hoddle/core/formats/readDay';
 import { JAR_SIZES, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { findProduct, type ProductId, productRow } from '@hoddle/core/handbook/products';
 import { productCalled } from '@hoddle/core/handbook/nearProducts';
-import { searchProducts } from '@hoddle/core/handbook/searchProducts';
 import { bestBy } from '@hoddle/core/pantry/keepsUntil';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { useHousehold, useNow } from '@/store/useHousehold';
+import { useProductSearch } from '@/store/useProductSearch';
 import { ChipRadio } from '@/ui/ChipRadio';
 import { Key } from '@/ui/Key';
 import { RadioRow } from '@/ui/RadioRow';
@@ -33,7 +33,8 @@ export function AddScreen() {
   const [place, setPlace] = useState(shelves[0]?.id ?? 'shelf');
   const product = (productCalled(food) ?? findProduct(food))?.product as ProductId | undefined;
   const day = readDay(made, { dayFirst: household.units === 'metric', now });
-  const offered = product || food.trim() === '' ? [] : searchProducts(food).slice(0, 5);
+  const search = useProductSearch();
+  const offered = product || food.trim() === '' ? [] : (search?.(food, 5) ?? []);
   const save = () => {
     setAsked(true);
     if (!product || day.kind === 'fault') return;

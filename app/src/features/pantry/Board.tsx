@@ -33,15 +33,17 @@ interface BoardProps {
   lasts: string | undefined;
   now: number;
   onTake: (lot: StockedLot) => void;
+  /** Drawn with the screen, not in a pause after it. */
+  atOnce: boolean;
 }
 
 const STEP_PX = 240;
 const MARGIN_PX = 14;
 
 /** One product on its board: the jars lead to all about it, the label takes the oldest one. */
-export const Board = memo(function Board({ board, quartPx, roomPx, narrow, lasts, now, onTake }: BoardProps) {
+export const Board = memo(function Board({ board, quartPx, roomPx, narrow, lasts, now, onTake, atOnce }: BoardProps) {
   const { group, goal, files, width, aside } = board;
-  const drawing = { files, width, quartPx, jar: group.jar, ...hueOfProduct(group.product) };
+  const drawing = { files, width, quartPx, atOnce, jar: group.jar, ...hueOfProduct(group.product) };
   const tap = useSingleTap(onTake);
   const first = group.lots[0];
   const { name } = group;

@@ -3,6 +3,7 @@ import { type ProductId, productRow } from '@hoddle/core/handbook/products';
 import { useMemo, useState } from 'react';
 import { TextInput, View } from 'react-native';
 import { useHousehold, useNow } from '@/store/useHousehold';
+import { useProductSearch } from '@/store/useProductSearch';
 import { ChipRadio } from '@/ui/ChipRadio';
 import { COLOURS } from '@/ui/colours';
 import { Key } from '@/ui/Key';
@@ -76,6 +77,7 @@ function Preview({ file, onLeave }: { file: ChosenFile; onLeave: () => void }) {
   const [columns, setColumns] = useState<Partial<Record<JarColumn, number>>>({});
   const [products, setProducts] = useState<Readonly<Record<string, ProductId>>>({});
   const [done, setDone] = useState<number>();
+  const search = useProductSearch();
   const read = useMemo(
     () =>
       readJarsCsv(file.text, {
@@ -85,8 +87,9 @@ function Preview({ file, onLeave }: { file: ChosenFile; onLeave: () => void }) {
         columns,
         products,
         idOf: idOfWords,
+        ...(search && { search }),
       }),
-    [file.text, household.places, household.units, now, columns, products],
+    [file.text, household.places, household.units, now, columns, products, search],
   );
   if (done !== undefined) {
     return (

@@ -1,5 +1,5 @@
 import { type JarSize } from '@hoddle/core/handbook/jars';
-import { memo, useId } from 'react';
+import { memo, useDeferredValue, useId } from 'react';
 import { View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import { COLOURS, type Mark } from '@/ui/colours';
@@ -18,6 +18,8 @@ export interface JarFilesProps {
   /** Only what lies between these is drawn: a board can be longer than the screen. */
   from: number;
   to: number;
+  /** Drawn with the screen. */
+  atOnce: boolean;
 }
 
 const TAG_PX = 22;
@@ -25,11 +27,22 @@ const TAG_PX = 22;
 const REACH_PX = 90;
 
 /** Files of jars side by side on one scale; jars of one depth and look are drawn as one. */
-export const JarFiles = memo(function JarFiles({ files, width, jar, hue, mark, quartPx, from, to }: JarFilesProps) {
+export const JarFiles = memo(function JarFiles({
+  files,
+  width,
+  jar,
+  hue,
+  mark,
+  quartPx,
+  from,
+  to,
+  atOnce,
+}: JarFilesProps) {
   const patternId = useId().replaceAll(':', '');
-  const deepest = Math.max(1, ...files.map((file) => file.looks.length));
-  const top = TAG_PX + 4 - BEHIND.y * (deepest - 1);
-  const height = top + jarShape(jar, quartPx).height + 1;
+  const { deepest, top, height } = sizeOf(files, jar, quartPx);
+  // What scrolls into reach gets its room first and its jars a pause later.
+  const isDrawn = useDeferredValue(true, atOnce);
+  if (!isDrawn) return <View style={{ width, height }} />;
   const drawn = files.filter(({ x }) => x > from - REACH_PX && x < to);
   // Files stand side by side: jars of one depth never overlap, and those behind are drawn first.
   const layers = Array.from({ length: deepest }, (_, i) => deepest - 1 - i).flatMap((depth) =>
@@ -72,6 +85,12 @@ export const JarFiles = memo(function JarFiles({ files, width, jar, hue, mark, q
     </View>
   );
 });
+
+function sizeOf(files: readonly JarFile[], jar: JarSize, quartPx: number) {
+  const deepest = Math.max(1, ...files.map((file) => file.looks.length));
+  const top = TAG_PX + 4 - BEHIND.y * (deepest - 1);
+  return { deepest, top, height: top + jarShape(jar, quartPx).height + 1 };
+}
 
 const LOOKS = ['here', 'planned', 'gap'] as const satisfies readonly JarFile['looks'][number][];
 

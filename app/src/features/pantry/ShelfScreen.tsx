@@ -156,7 +156,7 @@ const Row = memo(function Row(props: RowProps) {
   );
 });
 
-function Boards({ row, forecasts, roomPx, day, onTake }: RowProps) {
+function Boards({ row, forecasts, roomPx, day, onTake, atOnce }: RowProps) {
   return (
     <View className="flex-row">
       {row.boards.map((board) => {
@@ -171,6 +171,7 @@ function Boards({ row, forecasts, roomPx, day, onTake }: RowProps) {
             lasts={forecast && board.group.jars > 0 ? lastsWords(forecast.at, day) : undefined}
             now={day}
             onTake={onTake}
+            atOnce={atOnce}
           />
         );
       })}

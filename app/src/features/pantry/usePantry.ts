@@ -4,7 +4,7 @@ import { type JarLot } from '@hoddle/core/pantry/jarLot';
 import { rootLots } from '@hoddle/core/pantry/rootLots';
 import { type ShelfGroup, shelfGroups, type StockedLot, stockedLots } from '@hoddle/core/pantry/shelf';
 import memoizeOne from 'memoize-one';
-import { useEffect } from 'react';
+import { useDeferredValue, useEffect } from 'react';
 import { useForecastStore } from '@/store/forecastStore';
 import { useHousehold } from '@/store/useHousehold';
 
@@ -51,7 +51,8 @@ export function useForecasts(now: number): readonly Forecast[] {
     });
     return () => clearTimeout(timer);
   }, [ask, today, household.bestMonths, stocked, use, goals, plantings]);
-  return forecasts;
+  // Nobody waits for these: they are drawn in the pauses of what a hand does.
+  return useDeferredValue(forecasts);
 }
 
 /** The same jars, habits and day have the same answer. */

@@ -1,14 +1,14 @@
 import Search from 'lucide-react-native/icons/search';
-import { type ProductId, type ProductRow } from '@hoddle/core/handbook/products';
+import { allProducts, type ProductId, type ProductRow } from '@hoddle/core/handbook/products';
 import { cardsOf } from '@hoddle/core/handbook/cards';
 import { isOwnProduct } from '@hoddle/core/handbook/ownIds';
-import { searchProducts } from '@hoddle/core/handbook/searchProducts';
 import { searchNever } from '@hoddle/core/process/neverOnShelf';
 import { useDeferredValue, useMemo } from 'react';
 import { TextInput, View } from 'react-native';
 import { RefusalPart } from '@/features/process/RefusalPart';
 import { useOwnRecipes } from '@/features/recipe/own/useOwnRecipes';
 import { useHousehold } from '@/store/useHousehold';
+import { useProductSearch } from '@/store/useProductSearch';
 import { COLOURS } from '@/ui/colours';
 import { Heading, Words } from '@/ui/Words';
 import { type ProductPath } from './ProductLine';
@@ -28,8 +28,12 @@ export function TestedSearch({ typed, onType, chosen, leadsTo }: TestedSearchPro
   // What is typed shows at once; the list follows as soon as there is time, even on an old phone.
   const settled = useDeferredValue(typed);
   const own = useOwnRecipes();
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- what lies beside the handbook is searched too
-  const found = useMemo(() => searchProducts(settled).filter(isListed), [settled, own]);
+  const search = useProductSearch();
+  const found = useMemo(
+    () => (search?.(settled) ?? allProducts()).filter(isListed),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what lies beside the handbook is searched too
+    [search, settled, own],
+  );
   const never = useMemo(() => searchNever(settled), [settled]);
   const count = found.length === 1 ? '1 product' : `${found.length} products`;
   return (
