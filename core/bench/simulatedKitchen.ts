@@ -35,14 +35,18 @@ export type Far = 'household' | 'crop';
  * A kitchen with a known truth: its jars a pound differ from the printed ones by a spread of 20 % in all (the household, the
  * crop, the product), in one of ten by a factor of 0.4 to 0.6 instead; its batches by a spread of their own about that.
  */
-export function simulateKitchen(chance: Chance, far: Far = 'household'): SimulatedKitchen {
-  const isFar = far === 'household' && chance.uniform(0, 1) < 0.1;
+export function simulateKitchen(chance: Chance, far: Far = 'household', { mayBeFar = true } = {}): SimulatedKitchen {
+  const isFar = mayBeFar && far === 'household' && chance.uniform(0, 1) < 0.1;
   const factor = () => -Math.log(chance.uniform(0.4, 0.6));
   const household = isFar ? factor() : chance.normal(0, 0.2 * Math.sqrt(0.25));
   const ofCrop = new Map(
     MADE.map(([crop]) => [
       crop,
-      far === 'crop' && chance.uniform(0, 1) < 0.1 ? factor() : isFar ? 0 : chance.normal(0, 0.2 * Math.sqrt(0.4)),
+      mayBeFar && far === 'crop' && chance.uniform(0, 1) < 0.1
+        ? factor()
+        : isFar
+          ? 0
+          : chance.normal(0, 0.2 * Math.sqrt(0.4)),
     ]),
   );
   const ofProduct = new Map(

@@ -30,6 +30,7 @@ for (const far of ['household', 'crop'] as const) {
   coverage(far);
   learning(far);
 }
+neighbours();
 await speed();
 
 /** Kitchens over a season: each batch is estimated from those before it. */
@@ -100,6 +101,43 @@ function learning(far: Far): void {
   say(
     `  a product not made yet of a crop with 3 batches: ${percent(median(newProduct.told))} against the handbook's ${percent(median(newProduct.handbook))}: ${verdict(isBetter)}`,
   );
+}
+
+/**
+ * Kitchens where one recipe takes 60 % more, or 60 % less, than its page: how far that moves the other recipes of its crop,
+ * against the same kitchen without those batches.
+ */
+function neighbours(): void {
+  const kitchens = 400;
+  const chance = chanceFrom(SEED + 3);
+  for (const off of [Math.log(1.6), Math.log(0.4)]) {
+    for (const known of [0, 1, 2, 3]) {
+      const moved: number[] = [];
+      const wider: number[] = [];
+      for (let k = 0; k < kitchens; k++) {
+        const kitchen = simulateKitchen(chance, 'crop', { mayBeFar: false });
+        const crop = chance.oneOf(CROPS_MADE.filter((each) => kitchen.productsOf(each).length > 1));
+        const odd = chance.oneOf(kitchen.productsOf(crop));
+        const other = chance.oneOf(kitchen.productsOf(crop).filter((each) => each !== odd));
+        const own = Array.from({ length: known }, () => kitchen.make(crop, NOW - 60 * DAY_MS, { only: other }));
+        const far = Array.from({ length: 1 + Math.floor(chance.uniform(0, 3)) }, () => {
+          const record = kitchen.make(crop, NOW - 20 * DAY_MS, { only: odd });
+          return { ...record, massKg: record.massKg * Math.exp(off) };
+        });
+        const rangeOf = (records: readonly BatchRecord[]) =>
+          yieldRange(other, crop, learnYields(records, NOW))?.lbPerQuart ?? { p10: NaN, p50: NaN, p90: NaN };
+        const [without, told] = [rangeOf(own), rangeOf([...own, ...far])];
+        moved.push(Math.abs(Math.log(told.p50 / without.p50)));
+        wider.push(Math.log(told.p90 / told.p10) / Math.log(without.p90 / without.p10));
+      }
+      const at = (part: number) => [...moved].sort((a, b) => a - b)[Math.floor(part * moved.length)] ?? NaN;
+      const allowed = known >= 2 ? 0.03 : 0.1;
+      say(
+        `  one recipe takes ${percent(Math.exp(off))} of its page, ${known} batches of another of that crop on record: that one moves ${percent(at(0.5))}, nine in ten at most ${percent(at(0.9))}, at most ${percent(Math.max(...moved))}; ` +
+          `${percent(allowed)} asked of the middle: ${verdict(at(0.5) <= allowed)}, of nine in ten: ${verdict(at(0.9) <= allowed)}; its range is ${median(wider).toFixed(2)} times as wide`,
+      );
+    }
+  }
 }
 
 /** All products of ten lots in every jar, after a long history. */

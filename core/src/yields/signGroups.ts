@@ -2,7 +2,7 @@ import { type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
 import { choleskyOf, halfLogDeterminant, solveWith } from '../measure/cholesky';
 import { dot } from '../measure/dot';
-import { BATCH_SPREADS, CROP, DEVIATIONS, productSpreadOf } from './yieldPrior';
+import { BATCH_SPREADS, CROP, DEVIATIONS, productSpreadOf, RECIPE } from './yieldPrior';
 
 /** One batch as the model sees it: how far its pounds a quart were from the printed ones, on the log scale. */
 export interface YieldSign {
@@ -13,10 +13,12 @@ export interface YieldSign {
   readonly staleness: number;
 }
 
-/** A group of crops and products that have batches in common, solved for one batch spread and one choice of wide crops. */
+/** A group of crops and products that have batches in common, solved for one batch spread and one choice of what is far off. */
 export interface Solved {
   readonly spreadIndex: number;
   readonly cropSpreads: ReadonlyMap<ProduceId, number>;
+  /** By {@link recipeOf}. */
+  readonly recipeSpreads: ReadonlyMap<string, number>;
   readonly solve: (b: readonly number[]) => number[];
   readonly solvedDeviations: readonly number[];
   readonly solvedOnes: readonly number[];
@@ -27,7 +29,7 @@ export interface Solved {
 export interface Group {
   readonly signs: readonly YieldSign[];
   readonly solved: readonly Solved[];
-  /** For each batch spread and household deviation, the log of the chance over all choices of wide crops. */
+  /** For each batch spread and household deviation, the log of the chance over all choices of what is far off. */
   readonly logs: readonly (readonly number[])[];
 }
 
@@ -46,46 +48,62 @@ function logsOf(solved: readonly Solved[]): number[][] {
   });
 }
 
-/** Above this many crops in one group a wide one is looked for one at a time. */
-const MOST_CROPS_TOGETHER = 4;
+/** One product made of one crop: what a page is printed for. */
+export function recipeOf({ crop, product }: Pick<YieldSign, 'crop' | 'product'>): string {
+  return `${crop} ${product}`;
+}
+
+/** Above this many crops and recipes in one group what is far off is looked for one at a time. */
+const MOST_TOGETHER = 5;
 
 function solveGroup(signs: readonly YieldSign[]): Group {
-  const crops = [...new Set(signs.map(({ crop }) => crop))];
-  const solved = BATCH_SPREADS.flatMap((_, index) => cropChoices(crops).map((choice) => solve(signs, choice, index)));
+  const choices = farChoices(signs);
+  const solved = BATCH_SPREADS.flatMap((_, index) => choices.map((choice) => solve(signs, choice, index)));
   return { signs, solved, logs: logsOf(solved) };
 }
 
-interface CropChoice {
+interface FarChoice {
   readonly chance: number;
-  readonly spreads: ReadonlyMap<ProduceId, number>;
+  readonly cropSpreads: ReadonlyMap<ProduceId, number>;
+  readonly recipeSpreads: ReadonlyMap<string, number>;
 }
 
-function cropChoices(crops: readonly ProduceId[]): CropChoice[] {
-  const [usual, wide] = CROP;
-  if (crops.length > MOST_CROPS_TOGETHER) {
-    const none = { chance: usual.chance ** crops.length, spreads: new Map(crops.map((crop) => [crop, usual.spread])) };
-    const one = crops.map((far) => ({
-      chance: wide.chance * usual.chance ** (crops.length - 1),
-      spreads: new Map(crops.map((crop) => [crop, crop === far ? wide.spread : usual.spread])),
-    }));
-    return [none, ...one];
-  }
-  return crops.reduce<CropChoice[]>(
-    (choices, crop) =>
-      choices.flatMap(({ chance, spreads }) =>
-        CROP.map((each) => ({ chance: chance * each.chance, spreads: new Map(spreads).set(crop, each.spread) })),
-      ),
-    [{ chance: 1, spreads: new Map() }],
-  );
+/** Which of a group's crops and recipes are far off: every choice, or none and each one where there are many. */
+function farChoices(signs: readonly YieldSign[]): FarChoice[] {
+  const crops = [...new Set(signs.map(({ crop }) => crop))];
+  const recipes = [...new Set(signs.map(recipeOf))];
+  const count = crops.length + recipes.length;
+  const all = Array.from({ length: count }, (_, i) => i);
+  const sets =
+    count > MOST_TOGETHER
+      ? [[], ...all.map((one) => [one])]
+      : Array.from({ length: 2 ** count }, (_, bits) => all.filter((i) => bits & (1 << i)));
+  return sets.map((far) => {
+    const isFar = (i: number) => far.includes(i);
+    const ways = [
+      ...crops.map((_, i) => CROP[isFar(i) ? 1 : 0]),
+      ...recipes.map((_, i) => RECIPE[isFar(crops.length + i) ? 1 : 0]),
+    ];
+    return {
+      chance: ways.reduce((product, { chance }) => product * chance, 1),
+      cropSpreads: new Map(crops.map((crop, i) => [crop, CROP[isFar(i) ? 1 : 0].spread])),
+      recipeSpreads: new Map(recipes.map((recipe, i) => [recipe, RECIPE[isFar(crops.length + i) ? 1 : 0].spread])),
+    };
+  });
 }
 
-function solve(signs: readonly YieldSign[], { chance, spreads }: CropChoice, spreadIndex: number): Solved {
+function solve(
+  signs: readonly YieldSign[],
+  { chance, cropSpreads, recipeSpreads }: FarChoice,
+  spreadIndex: number,
+): Solved {
   const batchSpread = BATCH_SPREADS[spreadIndex]?.spread ?? 0;
   const factor = choleskyOf(signs.length, (i, j) => {
     const [a, b] = [signs[i] as YieldSign, signs[j] as YieldSign];
-    const ofCrop = a.crop === b.crop ? (spreads.get(a.crop) ?? 0) ** 2 : 0;
+    const ofCrop = a.crop === b.crop ? (cropSpreads.get(a.crop) ?? 0) ** 2 : 0;
     const ofProduct = a.product === b.product ? productSpreadOf(a) * productSpreadOf(b) : 0;
-    return ofCrop + ofProduct + (i === j ? batchSpread ** 2 * a.staleness : 0);
+    const ofRecipe = recipeOf(a) === recipeOf(b) ? (recipeSpreads.get(recipeOf(a)) ?? 0) ** 2 : 0;
+    return ofCrop + ofProduct + ofRecipe + (i === j ? batchSpread ** 2 * a.staleness : 0);
   });
   const deviations = signs.map(({ deviation }) => deviation);
   const ones = signs.map(() => 1);
@@ -97,7 +115,8 @@ function solve(signs: readonly YieldSign[], { chance, spreads }: CropChoice, spr
   const rest = Math.log(chance) - halfLogDeterminant(factor) - (signs.length / 2) * Math.log(2 * Math.PI);
   return {
     spreadIndex,
-    cropSpreads: spreads,
+    cropSpreads,
+    recipeSpreads,
     solve: (b) => solveWith(factor, b),
     solvedDeviations,
     solvedOnes,

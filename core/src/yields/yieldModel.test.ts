@@ -49,26 +49,38 @@ function byBruteForce(signs: readonly Sign[], crop: ProduceId, product: ProductI
   const crops = [...new Set([crop, ...signs.map(([each]) => each)])];
   const products = [...new Set([product, ...signs.map(([, each]) => each)])];
   const cropOf = (each: ProductId) => signs.find(([, made]) => made === each)?.[0] ?? crop;
-  const productSpread = (each: ProductId) => Math.max(0.11, 0.75 * printedYield(each, cropOf(each))!.sigma);
+  const productSpread = (each: ProductId) => Math.max(0.17, 0.75 * printedYield(each, cropOf(each))!.sigma);
   const drawn: { next: number; weight: number }[] = [];
   for (let n = 0; n < kitchens; n++) {
     const household =
       normal() *
       oneOf([
-        [0.89, 0.1],
-        [0.11, 0.65],
+        [0.98, 0.06],
+        [0.02, 0.65],
       ]);
     const ofCrop = new Map(
       crops.map((each) => [
         each,
         normal() *
           oneOf([
-            [0.95, 0.125],
-            [0.05, 0.5],
+            [0.99, 0.07],
+            [0.01, 0.5],
           ]),
       ]),
     );
     const ofProduct = new Map(products.map((each) => [each, normal() * productSpread(each)]));
+    const ofRecipe = new Map(
+      crops.flatMap((c) =>
+        products.map((p) => [
+          `${c} ${p}`,
+          normal() *
+            oneOf([
+              [0.86, 0],
+              [0.14, 0.6],
+            ]),
+        ]),
+      ),
+    );
     const spread = oneOf([
       [0.13, 0.03],
       [0.26, 0.05],
@@ -77,7 +89,8 @@ function byBruteForce(signs: readonly Sign[], crop: ProduceId, product: ProductI
       [0.1, 0.15],
       [0.04, 0.25],
     ]);
-    const mean = (c: ProduceId, p: ProductId) => household + ofCrop.get(c)! + ofProduct.get(p)!;
+    const mean = (c: ProduceId, p: ProductId) =>
+      household + ofCrop.get(c)! + ofProduct.get(p)! + ofRecipe.get(`${c} ${p}`)!;
     const log = signs.reduce((sum, [c, p, deviation, yearsAgo = 0]) => {
       const own = spread * 0.8 ** (-yearsAgo / 2);
       return sum - Math.log(own) - ((deviation - mean(c, p)) / own) ** 2 / 2;
@@ -117,7 +130,16 @@ test.each<[string, Sign[], ProduceId, ProductId]>([
     PASTE,
     CRUSHED,
   ],
-  ['a kitchen far from the book', [['damson', 'plums', 0.7]], PASTE, CRUSHED],
+  ['a recipe far from the book', [['damson', 'plums', 0.7]], PASTE, CRUSHED],
+  [
+    'a recipe far off beside one that is not',
+    [
+      [PASTE, SAUCE, 0.5],
+      [PASTE, CRUSHED, 0.05],
+    ],
+    PASTE,
+    CRUSHED,
+  ],
   [
     'two groups and a bridge',
     [
@@ -136,7 +158,7 @@ test.each<[string, Sign[], ProduceId, ProductId]>([
     expect(Math.abs(mixtureQuantile(told, chance) - drawn(chance))).toBeLessThan(0.025);
 });
 
-test('a household far from the book is believed at once, one that is near moves the page a little', () => {
+test('a recipe far from the book is believed at once, one that is near moves the page a little', () => {
   const likely = (deviation: number) =>
     Math.log(
       yieldRange(CRUSHED, PASTE, learnYields([[PASTE, CRUSHED, deviation] as Sign].map(recordOf), NOW))!.lbPerQuart
@@ -145,6 +167,44 @@ test('a household far from the book is believed at once, one that is near moves 
   expect(likely(0.8) / 0.8).toBeGreaterThan(0.9);
   expect(likely(0.1) / 0.1).toBeGreaterThan(0.6);
   expect(likely(0.1) / 0.1).toBeLessThan(likely(0.8) / 0.8);
+});
+
+/** Relish that took as many pounds as pints came out had lowered bread-and-butter pickles from 16 pints to 12. */
+test.each([Math.log(1.6), Math.log(0.4)])(
+  'one recipe that is off by 60 %% (%d) is its own: others of its crop widen, and once known stand',
+  (off) => {
+    const rangeAfter = (signs: Sign[]) => yieldRange(CRUSHED, PASTE, learnYields(signs.map(recordOf), NOW))!.lbPerQuart;
+    const odd: Sign[] = [
+      [PASTE, SAUCE, off],
+      [PASTE, SAUCE, off + 0.04],
+    ];
+    const moved = (own: Sign[]) => Math.abs(rangeAfter([...own, ...odd]).p50 / rangeAfter(own).p50 - 1);
+    const width = ({ p10, p90 }: { p10: number; p90: number }) => Math.log(p90 / p10);
+    expect(moved([])).toBeLessThan(0.1);
+    expect(width(rangeAfter(odd))).toBeGreaterThan(width(rangeAfter([])));
+    for (const own of [-0.15, 0, 0.15]) {
+      const twice: Sign[] = [
+        [PASTE, CRUSHED, own],
+        [PASTE, CRUSHED, own + 0.05, 1],
+      ];
+      expect(moved(twice)).toBeLessThan(0.03);
+    }
+  },
+);
+
+test('a kitchen is far off in all it makes when several of its recipes say so, not by one', () => {
+  const far: Sign[] = [
+    ['damson', 'plums', 0.7],
+    ['bean-snap', 'snap-beans', 0.75],
+    ['apple', 'applesauce', 0.65],
+    ['beet', 'beets', 0.7],
+  ];
+  const told = far.map((_, made) =>
+    mixtureQuantile(learnYields(far.slice(0, made + 1).map(recordOf), NOW).deviationOf(PASTE, CRUSHED), 0.5),
+  );
+  expect(told[0]).toBeLessThan(0.1);
+  expect(told.at(-1)).toBeGreaterThan(0.5);
+  for (const [i, each] of told.entries()) expect(each).toBeGreaterThan(told[i - 1] ?? 0);
 });
 
 test('the range narrows with batches that agree, and an older season counts less than a new one', () => {

@@ -5,8 +5,8 @@ import { type BatchRecord, lbPerQuartOf } from './batchRecord';
 import { dot } from '../measure/dot';
 import { type MixturePart, mixtureOf, NEGLIGIBLE_LOG } from './mixture';
 import { printedYield } from './printedYield';
-import { type Group, type Solved, solveGroups, type YieldSign } from './signGroups';
-import { BATCH_SPREADS, CROP, DEVIATIONS, HOUSEHOLD, productSpreadOf } from './yieldPrior';
+import { type Group, recipeOf, type Solved, solveGroups, type YieldSign } from './signGroups';
+import { BATCH_SPREADS, CROP, DEVIATIONS, HOUSEHOLD, productSpreadOf, RECIPE } from './yieldPrior';
 
 /** A batch of a year ago counts four fifths of one of today: varieties, ground and hands change. */
 const KEPT_A_YEAR = 0.8;
@@ -86,20 +86,21 @@ class YieldModel {
     const touched = this.groups.filter(({ signs }) =>
       signs.some((sign) => sign.crop === crop || sign.product === product),
     );
-    const isCropSeen = touched.some(({ signs }) => signs.some((sign) => sign.crop === crop));
+    const recipe = recipeOf({ crop, product });
     const parts: { log: number; mean: number; variance: number }[] = [];
     let best = -Infinity;
     for (const [spreadIndex, { spread }] of BATCH_SPREADS.entries()) {
       const ways = waysThrough(touched, spreadIndex);
       for (const way of ways) {
-        const seen = way.flatMap(({ cropSpreads }) => cropSpreads.get(crop) ?? []);
-        const widths = isCropSeen ? seen.map((own) => ({ chance: 1, spread: own })) : CROP;
-        for (const width of widths) {
-          const own = width.spread ** 2 + productSpread ** 2 + spread ** 2;
-          const line = predict(way, touched, crop, product, width.spread, productSpread);
+        const ofCrop = way.flatMap(({ cropSpreads }) => cropSpreads.get(crop) ?? []).map(settled);
+        const ofRecipe = way.flatMap(({ recipeSpreads }) => recipeSpreads.get(recipe) ?? []).map(settled);
+        for (const [width, far] of pairs(ofCrop.length > 0 ? ofCrop : CROP, ofRecipe.length > 0 ? ofRecipe : RECIPE)) {
+          const spreads = { crop: width.spread, product: productSpread, recipe: far.spread };
+          const own = width.spread ** 2 + productSpread ** 2 + far.spread ** 2 + spread ** 2;
+          const line = predict(way, touched, { crop, product }, spreads);
           const variance = Math.max(1e-6, own - line.known);
           for (const [i, deviation] of DEVIATIONS.entries()) {
-            let log = (this.logs[spreadIndex]?.[i] ?? -Infinity) + Math.log(width.chance);
+            let log = (this.logs[spreadIndex]?.[i] ?? -Infinity) + Math.log(width.chance * far.chance);
             // The touched groups' sums are replaced by the one way through them that is meant here.
             for (const [g, group] of touched.entries())
               log += (way[g]?.logs[i] ?? 0) - (group.logs[spreadIndex]?.[i] ?? 0);
@@ -114,21 +115,34 @@ class YieldModel {
   }
 }
 
+interface Spread {
+  readonly chance: number;
+  readonly spread: number;
+}
+
+/** What a way through the groups has settled already. */
+function settled(spread: number): Spread {
+  return { chance: 1, spread };
+}
+
+function pairs<A, B>(some: readonly A[], others: readonly B[]): (readonly [A, B])[] {
+  return some.flatMap((a) => others.map((b) => [a, b] as const));
+}
+
 /** What a group's batches say of the next one, as a line over the household's deviation; `known` is the variance it takes away. */
 function predict(
   way: readonly Solved[],
   touched: readonly Group[],
-  crop: ProduceId,
-  product: ProductId,
-  cropSpread: number,
-  productSpread: number,
+  next: Pick<YieldSign, 'crop' | 'product'>,
+  spreads: { readonly crop: number; readonly product: number; readonly recipe: number },
 ): { at0: number; slope: number; known: number } {
   let [at0, slope, known] = [0, 0, 0];
   for (const [g, { solvedDeviations, solvedOnes, solve }] of way.entries()) {
     const shared = (touched[g]?.signs ?? []).map(
       (sign) =>
-        (sign.crop === crop ? cropSpread ** 2 : 0) +
-        (sign.product === product ? productSpread * productSpreadOf(sign) : 0),
+        (sign.crop === next.crop ? spreads.crop ** 2 : 0) +
+        (sign.product === next.product ? spreads.product * productSpreadOf(sign) : 0) +
+        (recipeOf(sign) === recipeOf(next) ? spreads.recipe ** 2 : 0),
     );
     at0 += dot(shared, solvedDeviations);
     slope -= dot(shared, solvedOnes);

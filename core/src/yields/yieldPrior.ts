@@ -7,15 +7,23 @@ import { type ProductId } from '../handbook/products';
  * is usual, more than a half is seen. docs/yields-and-harvest.md has the formulas.
  */
 export const HOUSEHOLD = [
-  { chance: 0.89, spread: 0.1 },
-  // A household far from the book is rare, and believed at once.
-  { chance: 0.11, spread: 0.65 },
+  { chance: 0.98, spread: 0.06 },
+  // A household far from the book is rare, and believed when all it makes says so.
+  { chance: 0.02, spread: 0.65 },
 ] as const;
 export const CROP = [
-  { chance: 0.95, spread: 0.125 },
-  { chance: 0.05, spread: 0.5 },
+  { chance: 0.99, spread: 0.07 },
+  { chance: 0.01, spread: 0.5 },
 ] as const;
-const PRODUCT_SPREAD = 0.11;
+/**
+ * One recipe far off while all others of the kitchen are as the page says: a sauce cooked to half, a relish minced fine. It is
+ * seen more often than a whole kitchen far off, and it is that one recipe's alone.
+ */
+export const RECIPE = [
+  { chance: 0.86, spread: 0 },
+  { chance: 0.14, spread: 0.6 },
+] as const;
+const PRODUCT_SPREAD = 0.17;
 /** The page's own range is for all kitchens; this much of it is left once a kitchen is known. */
 const PAGE_SHARE = 0.75;
 
