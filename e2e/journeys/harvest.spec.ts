@@ -118,14 +118,14 @@ test('from a bed to a pick, to a lot, to an estimate, to a batch, to a better es
   await test.step('the estimate shows how it came about', async () => {
     await expect(page.getByRole('img', { name: /1 batches; next 3\.\d to \d\.\d, likely 3\.\d/ })).toBeVisible();
     await expect(
-      page.getByText(/The handbook says 2\.9 lb a quart; you get \d+ % fewer jars\. Last time 3\.6 lb a quart\./),
+      page.getByText(/The handbook says 2\.9 lb a quart; you get \d+ % fewer jars\. Last time 24 1\/2 pints from 44 lb\./),
     ).toBeVisible();
     await watch.fits();
   });
 
   await test.step('and is better the next time: fewer, and a narrower range', async () => {
     await hands.goto('/harvest/makes?crop=tomato-paste');
-    await expect(page.getByText('from the handbook + your 1 batch, last time 3.6 lb a quart')).toBeVisible();
+    await expect(page.getByText('from the handbook + your 1 batch, last time 24 1/2 pints from 44 lb')).toBeVisible();
     await expect(likely()).toHaveAccessibleName(/^1[01] to 1[3-5] quarts, likely 12\./);
     await expect(page.getByText('from the handbook + 1 batch of this crop').first()).toBeVisible();
   });

@@ -195,7 +195,7 @@ describe('estimates that learn', () => {
     expect((await server.call('POST', '/batch-records', record)).status).toBe(201);
     expect((await server.call('POST', '/batch-records', record)).status).toBe(200);
     const after = await ask();
-    expect(after.basis).toBe('handbook + your 1 batch, last time 3.7 lb a quart');
+    expect(after.basis).toBe('handbook + your 1 batch, last time 12 quarts from 44 lb');
     expect(after.jars.p50).toBeLessThan(before.jars.p50);
     expect(after.jars.p90 - after.jars.p10).toBeLessThan(before.jars.p90 - before.jars.p10);
     await server.call('DELETE', `/batch-records/${record.id}`);

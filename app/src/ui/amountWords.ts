@@ -1,18 +1,12 @@
 import { type Household } from '@hoddle/contract/household';
 import { METRES_PER_FT } from '@hoddle/core/measure/altitude';
-import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { printFraction } from '@hoddle/core/measure/fraction';
+
+export { massWords } from '@hoddle/core/measure/massWords';
 
 export type Units = Household['units'];
 
 const MM_PER_IN = 25.4;
-
-/** "68 lb", "13 1/4 lb", or "30.8 kg": a mass in the household's units, to the quarter pound or tenth of a kilogram below 20. */
-export function massWords(massKg: number, units: Units): string {
-  if (units === 'metric') return `${massKg < 20 ? Math.round(massKg * 10) / 10 : Math.round(massKg)} kg`;
-  const lb = massKg / KG_PER_LB;
-  return `${lb < 20 ? printFraction(lb, 4) : Math.round(lb)} lb`;
-}
 
 /** "3,420 ft"; in metric kitchens with the metres in front, since the tables go by feet. */
 export function altitudeWords(altitudeFt: number, units: Units): string {

@@ -75,9 +75,17 @@ export function quartsOf({ jars, partJar }: Pick<BatchRecord, 'jars' | 'partJar'
   return jars.reduce((sum, { jar, count }) => sum + count * quartsPerJar(jar), part);
 }
 
+/** Quarts in the jars that are water or sugar added, where that counts. */
+export function addedQuartsOf({
+  product,
+  waterMl,
+  sugarKg,
+}: Pick<BatchRecord, 'product' | 'waterMl' | 'sugarKg'>): number {
+  return countsAdded(product) ? (waterMl + sugarKg * SUGAR_ML_PER_KG) / ML_PER_QUART : 0;
+}
+
 /** Pounds of produce, as picked, that went into each quart of jar; undefined when no jar came out. */
 export function lbPerQuartOf(record: BatchRecord): number | undefined {
-  const added = countsAdded(record.product) ? record.waterMl + record.sugarKg * SUGAR_ML_PER_KG : 0;
-  const quarts = quartsOf(record) - added / ML_PER_QUART;
+  const quarts = quartsOf(record) - addedQuartsOf(record);
   return quarts > 0 && record.massKg > 0 ? record.massKg / KG_PER_LB / quarts : undefined;
 }

@@ -97,7 +97,7 @@ function quartsAt(row: ProductRow, crop: ProduceId, massKg: number, range: Yield
   const lbPerQuart = range.atMost(chance);
   const lb = massKg / KG_PER_LB;
   const card = printedYield(row.product, crop)?.card;
-  if (!card) return { quarts: lb / lbPerQuart, usedKg: massKg };
+  if (!card) return { quarts: lb / lbPerQuart + lb * range.addedPerLb, usedKg: massKg };
   const printedLb = card.main.lbPerBatch;
   const { low, high } = quartsOfBatch(card);
   const off = lbPerQuart / range.basis.printedLbPerQuart;

@@ -234,7 +234,7 @@ test('a batch that is not to be learned from changes nothing, and the basis says
   const basis = (all: BatchRecord[]) => yieldRange(CRUSHED, PASTE, learnYields(all, NOW))!;
   expect(basis(silent).lbPerQuart).toEqual(basis([]).lbPerQuart);
   expect(basisWords(basis([]).basis)).toBe('handbook');
-  expect(basisWords(basis(records).basis)).toBe('handbook + your 2 batches, last time 3.6 lb a quart');
+  expect(basisWords(basis(records).basis)).toBe('handbook + your 2 batches, last time 10 quarts from 36 lb');
   const other = yieldRange(SAUCE, PASTE, learnYields(records, NOW))!;
   expect(basisWords(other.basis)).toBe('handbook + 2 batches of this crop');
   expect(basisWords(yieldRange('jam-with-pectin', 'damson')!.basis)).toBe('formula');

@@ -1,7 +1,8 @@
 import { type ProduceId } from '../handbook/produce';
 import { isOwnProduct } from '../handbook/ownIds';
 import { type ProductId } from '../handbook/products';
-import { type BatchRecord, lbPerQuartOf } from './batchRecord';
+import { KG_PER_LB } from '../measure/amount';
+import { addedQuartsOf, type BatchRecord, lbPerQuartOf } from './batchRecord';
 import { dot } from '../measure/dot';
 import { type MixturePart, mixtureOf, NEGLIGIBLE_LOG } from './mixture';
 import { printedYield } from './printedYield';
@@ -17,6 +18,8 @@ export interface LearnedYields {
   readonly records: readonly BatchRecord[];
   /** Deviation of the next batch's pounds a quart from the printed ones, as a mixture on the log scale. */
   deviationOf(crop: ProduceId, product: ProductId): readonly MixturePart[];
+  /** Quarts of water and sugar that are in the jars for each pound of produce: what was added before is added again. */
+  addedOf(crop: ProduceId, product: ProductId): number;
 }
 
 /**
@@ -49,6 +52,7 @@ export function learnYields(records: readonly BatchRecord[], now: number): Learn
   const known = new Map<string, readonly MixturePart[]>();
   return {
     records: counted,
+    addedOf: (crop, product) => addedAgain(counted, { crop, product, now }),
     deviationOf: (crop, product) => {
       const spread = productSpreadOf({ product, crop });
       const isOwn = isOwnProduct(product);
@@ -60,6 +64,21 @@ export function learnYields(records: readonly BatchRecord[], now: number): Learn
       return parts;
     },
   };
+}
+
+/** As much a pound as on an average of its own batches, newer ones counting more; none where none was written down. */
+function addedAgain(
+  records: readonly BatchRecord[],
+  { crop, product, now }: { crop: ProduceId; product: ProductId; now: number },
+): number {
+  let [quarts, pounds] = [0, 0];
+  for (const record of records) {
+    if (record.product !== product || record.crop !== crop) continue;
+    const counts = KEPT_A_YEAR ** (Math.max(0, now - record.madeAt) / YEAR_MS);
+    quarts += counts * addedQuartsOf(record);
+    pounds += (counts * record.massKg) / KG_PER_LB;
+  }
+  return pounds > 0 ? quarts / pounds : 0;
 }
 
 class YieldModel {

@@ -2,8 +2,10 @@ import { type ProduceId } from '../handbook/produce';
 import { isOwnProduct } from '../handbook/ownIds';
 import { type ProductId } from '../handbook/products';
 import { KG_PER_LB, ML_PER_CUP } from '../measure/amount';
+import { massWords } from '../measure/massWords';
 import { type Range } from '../measure/range';
-import { lbPerQuartOf } from './batchRecord';
+import { type BatchRecord, lbPerQuartOf } from './batchRecord';
+import { madeWords } from './madeWords';
 import { mixtureQuantile } from './mixture';
 import { printedYield } from './printedYield';
 import { learnYields, type LearnedYields } from './yieldModel';
@@ -17,14 +19,16 @@ export interface YieldBasis {
   /** Batches of this product from this crop, and of anything else from it. */
   readonly ownBatches: number;
   readonly otherBatchesOfCrop: number;
-  /** Of the newest own batch. */
-  readonly lastLbPerQuart?: number;
+  /** The newest own batch, in the jars it was. */
+  readonly last?: Pick<BatchRecord, 'jars' | 'partJar' | 'massKg'>;
 }
 
 export interface YieldRange {
   /** Pounds as picked for a quart of jar: one kitchen's next batch in ten needs less than p10. */
   readonly lbPerQuart: Range;
   readonly basis: YieldBasis;
+  /** Quarts of water and sugar beside the produce, for each pound of it: as before. */
+  readonly addedPerLb: number;
   /** Pounds a quart that the next batch needs at most with this chance. */
   atMost(chance: number): number;
 }
@@ -67,7 +71,7 @@ function workOut(product: ProductId, crop: ProduceId, learned: LearnedYields): Y
     (record) => record.crop === crop && (isOwn ? record.product === product : !isOwnProduct(record.product)),
   );
   const own = ofCrop.filter((record) => record.product === product).sort((a, b) => b.madeAt - a.madeAt);
-  const last = own[0] && lbPerQuartOf(own[0]);
+  const last = own.find((record) => lbPerQuartOf(record) !== undefined);
   return {
     lbPerQuart: { p10: atMost(0.1), p50: atMost(0.5), p90: atMost(0.9) },
     basis: {
@@ -76,8 +80,9 @@ function workOut(product: ProductId, crop: ProduceId, learned: LearnedYields): Y
       ...(isOwn && { fromOwnPage: true as const }),
       ownBatches: own.length,
       otherBatchesOfCrop: ofCrop.length - own.length,
-      ...(last !== undefined && { lastLbPerQuart: last }),
+      ...(last && { last: { jars: last.jars, partJar: last.partJar, massKg: last.massKg } }),
     },
+    addedPerLb: learned.addedOf(crop, product),
     atMost,
   };
 }
@@ -97,13 +102,18 @@ export function inYieldUnit(lbPerQuart: number, units: 'us' | 'metric'): number 
   return units === 'metric' ? lbPerQuart * KG_PER_LITRE : lbPerQuart;
 }
 
-/** A basis in one line: "handbook + your 6 batches, last time 2.9 lb a quart". */
+/** A basis in one line: "handbook + your 6 batches, last time 7 1/2 quarts from 22 lb". */
 export function basisWords(basis: YieldBasis, units: 'us' | 'metric' = 'us'): string {
-  const { fromFormula, fromOwnPage, ownBatches, otherBatchesOfCrop, lastLbPerQuart } = basis;
+  const { fromFormula, fromOwnPage, ownBatches, otherBatchesOfCrop, last } = basis;
   const start = fromOwnPage ? 'page' : fromFormula ? 'formula' : 'handbook';
   const count = (batches: number) => `${batches} ${batches === 1 ? 'batch' : 'batches'}`;
-  if (ownBatches > 0 && lastLbPerQuart !== undefined) {
-    return `${start} + your ${count(ownBatches)}, last time ${yieldWords(lastLbPerQuart, units)}`;
+  if (last) {
+    return `${start} + your ${count(ownBatches)}, ${lastWords(last, units)}`;
   }
   return otherBatchesOfCrop > 0 ? `${start} + ${count(otherBatchesOfCrop)} of this crop` : start;
+}
+
+/** "last time 7 1/2 quarts from 22 lb". */
+export function lastWords(last: NonNullable<YieldBasis['last']>, units: 'us' | 'metric' = 'us'): string {
+  return `last time ${madeWords(last)} from ${massWords(last.massKg, units)}`;
 }

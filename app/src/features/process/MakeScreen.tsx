@@ -9,6 +9,7 @@ import { refrigeratedUseBy } from '@hoddle/core/pantry/keepsUntil';
 import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
 import { type Method, METHOD_WORDS } from '@hoddle/core/process/method';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
+import { likelyWords } from '@hoddle/core/yields/spanWords';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { byCrop, type CropOnHand, lotKey, useLots } from '@/features/harvest/useOnHand';
@@ -112,7 +113,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
       title={name}
       note={
         draft.range.p90 > 0
-          ? `From ${mass(item.massKg)}: ${draft.range.p10} to ${draft.range.p90} ${JARS[jar].several}, likely ${draft.range.p50}`
+          ? `From ${mass(item.massKg)}: ${likelyWords(draft.range, jar)}`
           : `From ${mass(item.massKg)}`
       }
       backTo={`/harvest/makes?crop=${item.crop}`}

@@ -1,8 +1,8 @@
-import { countJars } from '@hoddle/core/handbook/jars';
 import { findProduce, type ProduceId, produceRow } from '@hoddle/core/handbook/produce';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { type BatchRecord, lbPerQuartOf } from '@hoddle/core/yields/batchRecord';
-import { NOTHING_LEARNED, yieldRange, yieldWords } from '@hoddle/core/yields/yieldRange';
+import { madeWords } from '@hoddle/core/yields/madeWords';
+import { lastWords, NOTHING_LEARNED, yieldRange, yieldWords } from '@hoddle/core/yields/yieldRange';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
@@ -84,8 +84,8 @@ function Learned({ row, crop }: { row: ProductRow; crop: ProduceId }) {
           <RecordRow key={record.id} record={record} />
         ))}
         <Words tone="ink-2">
-          Each batch moves the estimate, and what a crop loses in trimming counts for its other products too. A batch of
-          a year ago counts four fifths of one of today. What is printed is as recalled.
+          Each batch moves the estimate of its own recipe; what a crop loses in trimming counts for its others a little.
+          A batch of a year ago counts four fifths of one of today. What is printed is as recalled.
         </Words>
       </View>
     </Screen>
@@ -93,13 +93,7 @@ function Learned({ row, crop }: { row: ProductRow; crop: ProduceId }) {
 }
 
 function summary(
-  {
-    printedLbPerQuart,
-    fromFormula,
-    ownBatches,
-    otherBatchesOfCrop,
-    lastLbPerQuart,
-  }: NonNullable<ReturnType<typeof yieldRange>>['basis'],
+  { printedLbPerQuart, fromFormula, otherBatchesOfCrop, last }: NonNullable<ReturnType<typeof yieldRange>>['basis'],
   likely: number,
   units: Units,
 ): string {
@@ -109,8 +103,7 @@ function summary(
     Math.abs(difference) < 2
       ? 'you come out the same'
       : `you get ${Math.abs(difference)} % ${difference > 0 ? 'more' : 'fewer'} jars`;
-  if (ownBatches > 0 && lastLbPerQuart !== undefined)
-    return `${start}; ${yours}. Last time ${yieldWords(lastLbPerQuart, units)}.`;
+  if (last) return `${start}; ${yours}. ${lastWords(last, units).replace(/^l/, 'L')}.`;
   if (otherBatchesOfCrop > 0) return `${start}; by what you made of this crop, ${yours}.`;
   return `${start}. No batch of yours yet: one in ten kitchens is further off than the bar shows.`;
 }
@@ -120,14 +113,13 @@ function RecordRow({ record }: { record: BatchRecord }) {
   const units = useUnits();
   const enter = useHouseholdStore((store) => store.enter);
   const lbPerQuart = lbPerQuartOf(record);
-  const jars = record.jars.map(({ jar, count }) => countJars(count, jar)).join(' and ');
+  const jars = madeWords(record);
   const day = dayWords(isoDay(record.madeAt));
   return (
     <View className="min-h-[56px] flex-row items-center gap-2 border-t border-hair py-1">
       <View className="flex-1">
         <Words weight={600}>
           {mass(record.massKg)}: {jars}
-          {record.partJar ? ' and a part jar' : ''}
         </Words>
         <Words size="small" tone="ink-2">
           {day}, {lbPerQuart === undefined ? 'no jars' : yieldWords(lbPerQuart, units)}

@@ -1,5 +1,5 @@
 import { produceRow } from '@hoddle/core/handbook/produce';
-import { countJars, JARS } from '@hoddle/core/handbook/jars';
+import { countJars } from '@hoddle/core/handbook/jars';
 import { isOwnProduct, recipeIdOf } from '@hoddle/core/handbook/ownIds';
 import { productRow } from '@hoddle/core/handbook/products';
 import { type Lot } from '@hoddle/core/harvest/onHand';
@@ -7,6 +7,7 @@ import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
 import { pickedKgPerBatch } from '@hoddle/core/yields/pickedKg';
 import { type LearnedYields } from '@hoddle/core/yields/yieldModel';
+import { likelyWords, spanWords } from '@hoddle/core/yields/spanWords';
 import { basisWords } from '@hoddle/core/yields/yieldRange';
 import { View } from 'react-native';
 import { lotKey } from '@/features/harvest/useOnHand';
@@ -124,7 +125,6 @@ function SizeRow({ row, part: { made }, lots, quartPx }: SizeRowProps) {
   const crop = made.crops[0] ?? 'tomato-paste';
   const { hue, mark } = hueOfCrop(crop);
   const product = made.product.product;
-  const range = `${jars.p10} to ${jars.p90}`;
   const facts = [
     loads === undefined ? undefined : `${loads} ${loads === 1 ? 'load' : 'loads'}`,
     minutes === undefined
@@ -144,7 +144,7 @@ function SizeRow({ row, part: { made }, lots, quartPx }: SizeRowProps) {
           ? { pathname: '/plan/own/[recipeId]', params: { recipeId: recipeIdOf(product) } }
           : { pathname: '/plan/make', params: { crop, product, jar, lots: chosen } }
       }
-      label={`${range} ${JARS[jar].several}, likely ${jars.p50}. ${facts.filter(Boolean).join(', ')}. Choose.`}
+      label={`${likelyWords(jars, jar)}. ${facts.filter(Boolean).join(', ')}. Choose.`}
       className="min-h-[56px] justify-center py-1"
     >
       <View className="flex-row items-baseline">
@@ -152,7 +152,7 @@ function SizeRow({ row, part: { made }, lots, quartPx }: SizeRowProps) {
           {countJars(jars.p50, jar)}
         </Words>
         <Words size="lead" tone="ink-2" className="flex-1 pl-2">
-          {range}
+          {spanWords(jars) ?? ''}
         </Words>
         <Words size="label" tone="ink-2">
           {facts[0] ?? ''}

@@ -6,6 +6,7 @@ import { type HarvestUnit, HARVEST_UNITS, UNITS } from '@hoddle/core/measure/amo
 import { readAmount } from '@hoddle/core/measure/readAmount';
 import { estimateJars, massForJarsKg, productsFrom } from '@hoddle/core/yields/estimateJars';
 import { type LearnedYields } from '@hoddle/core/yields/yieldModel';
+import { likelyWords, spanWords } from '@hoddle/core/yields/spanWords';
 import { basisWords, yieldRange } from '@hoddle/core/yields/yieldRange';
 import { memo, useDeferredValue } from 'react';
 import { useWindowDimensions, View } from 'react-native';
@@ -125,8 +126,8 @@ function glanceOf(
   if (read?.kind !== 'mass') return undefined;
   const estimate = estimateJars(crop, read.massKg, product.product, jar, learned);
   if (estimate.kind === 'refusal') return undefined;
-  const { p10, p50, p90 } = estimate.jars;
-  return `${countJars(p50, jar)}, ${p10} to ${p90}; have ${p90} ready`;
+  const { p50, p90 } = estimate.jars;
+  return [countJars(p50, jar), spanWords(estimate.jars)].filter(Boolean).join(', ') + `; have ${p90} ready`;
 }
 
 interface FromProps {
@@ -187,13 +188,13 @@ const JarsAnswer = memo(function JarsAnswer({ crop, massKg, product, jar }: Jars
   if (estimate.kind === 'refusal') return <Words>{estimate.reason}</Words>;
   return (
     <AnswerPlate
-      text={`${mass(estimate.massKg)} of ${produceRow(crop).name.toLowerCase()} make ${estimate.jars.p10} to ${estimate.jars.p90} ${JARS[jar].several} of ${product.name.toLowerCase()}, likely ${estimate.jars.p50}. Have ${estimate.jars.p90} clean jars and lids ready.`}
+      text={`${mass(estimate.massKg)} of ${produceRow(crop).name.toLowerCase()} make ${likelyWords(estimate.jars, jar)} of ${product.name.toLowerCase()}. Have ${estimate.jars.p90} clean jars and lids ready.`}
     >
       <Words>
         <Words size="figure" weight={800}>
           {countJars(estimate.jars.p50, jar)}
         </Words>{' '}
-        {estimate.jars.p10} to {estimate.jars.p90}
+        {spanWords(estimate.jars) ?? estimate.jars.p50}
       </Words>
       {estimate.jars.p90 > 0 && estimate.jars.p90 <= 80 && (
         <RangeJars

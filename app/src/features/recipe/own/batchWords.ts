@@ -4,6 +4,7 @@ import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { cardForCrop, quartsOfBatch } from '@hoddle/core/yields/cardForCrop';
 import { type LearnedYields } from '@hoddle/core/yields/yieldModel';
+import { madeWords } from '@hoddle/core/yields/madeWords';
 import { yieldRange } from '@hoddle/core/yields/yieldRange';
 import { findProduct } from '@hoddle/core/handbook/products';
 import { findProduce } from '@hoddle/core/handbook/produce';
@@ -21,6 +22,5 @@ export function batchWords(recipe: OwnRecipe, records: readonly BatchRecord[], l
   const quarts = (quartsOfBatch(card).low + quartsOfBatch(card).high) / 2;
   const off = (lbPerQuart: number) =>
     Math.floor((quarts * range.basis.printedLbPerQuart) / lbPerQuart / quartsPerJar(jar) + 1e-6);
-  const made = last.jars.filter(({ count }) => count > 0).map(({ jar: size, count }) => countJars(count, size));
-  return `${printed}, likely ${off(range.lbPerQuart.p90)} to ${off(range.lbPerQuart.p10)} here; last time ${made.join(' and ')}`;
+  return `${printed}, likely ${off(range.lbPerQuart.p90)} to ${off(range.lbPerQuart.p10)} here; last time ${madeWords(last)}`;
 }

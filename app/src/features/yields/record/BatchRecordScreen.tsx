@@ -1,13 +1,16 @@
-import { massKgOf } from '@hoddle/core/day/batch';
+import { jarsOf, mainCropOf } from '@hoddle/core/day/batch';
+import { findProduce } from '@hoddle/core/handbook/produce';
 import { findProduct } from '@hoddle/core/handbook/products';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { productsFrom } from '@hoddle/core/yields/estimateJars';
+import { likelyInPot } from '@hoddle/core/yields/likelyInPot';
 import { useRouter } from 'expo-router';
 import { v7 as uuidV7 } from 'uuid';
 import { recentCrops } from '@/features/harvest/CropKeys';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { useUnits } from '@/store/useUnits';
+import { useLearned } from '../useLearned';
 import { RecordForm } from './RecordForm';
 import { type RecordDraft } from './readRecord';
 
@@ -19,9 +22,11 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
   const unit = useUnits() === 'metric' ? 'kg' : 'lb';
   const batch = batches.find(({ id }) => id === batchId);
   const crop =
-    picks.find(({ id }) => id === batch?.uses[0]?.pickId)?.crop ?? recentCrops(picks)[0] ?? ('tomato-paste' as const);
+    findProduce((batch && mainCropOf(batch)) ?? '')?.crop ?? recentCrops(picks)[0] ?? ('tomato-paste' as const);
   const product = batch && findProduct(batch.product) ? batch.product : productsFrom(crop)[0]?.product;
-  const usedKg = batch ? massKgOf(batch) : 0;
+  const learned = useLearned();
+  // The middle of the plan: what was set apart is more, to be sure.
+  const usedKg = batch ? likelyInPot(batch, { learned }) : 0;
   const inUnit = unit === 'kg' ? usedKg : usedKg / KG_PER_LB;
   // Makes are bought by the case: what was told last is likely so again.
   const last = [...batchRecords].sort((a, b) => b.madeAt - a.madeAt)[0];
@@ -29,7 +34,7 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
     crop,
     product: product ?? 'tomatoes-crushed',
     amount: batch ? `${Math.round(inUnit * 10) / 10} ${unit}` : '',
-    jars: batch ? String(batch.loads.reduce((sum, { jars }) => sum + jars, 0)) : '',
+    jars: batch ? String(jarsOf(batch)) : '',
     jar: batch?.jar ?? 'quart',
     otherJars: '',
     otherJar: 'pint',

@@ -1,5 +1,6 @@
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { estimateJars } from '@hoddle/core/yields/estimateJars';
+import { spanWords } from '@hoddle/core/yields/spanWords';
 import { type LearnedYields } from '@hoddle/core/yields/yieldModel';
 import { Words } from '@/ui/Words';
 import { type RecordReading } from './readRecord';
@@ -18,10 +19,12 @@ export function ExpectedPart({
   const { crop, massKg, product } = reading.record;
   const estimate = estimateJars(crop, massKg, product, jar, learned);
   if (estimate.kind === 'refusal') return null;
-  const { p10, p50, p90 } = estimate.jars;
+  const { p50 } = estimate.jars;
+  const span = spanWords(estimate.jars);
   return (
     <Words>
-      Expected <Words weight={700}>{countJars(p50, jar)}</Words>, {p10} to {p90}
+      Expected <Words weight={700}>{countJars(p50, jar)}</Words>
+      {span === undefined ? '' : `, ${span}`}
     </Words>
   );
 }
