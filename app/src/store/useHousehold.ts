@@ -5,6 +5,7 @@ import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
+import { withWhatWentIn } from '@hoddle/core/yields/whatWentIn';
 import memoizeOne from 'memoize-one';
 import { useEffect, useState } from 'react';
 import { stateAsEntered, useHouseholdStore } from './householdStore';
@@ -18,7 +19,7 @@ export function useHousehold(): Known {
 }
 
 type Known = Omit<HouseholdState, 'batches' | 'events' | 'dayEvents' | 'batchRecords'> & {
-  /** As they stand: with what was changed on the day. */
+  /** As they stand: with what was changed on the day, and what went in where that was written down. */
   batches: Batch[];
   events: KitchenEvent[];
   dayEvents: DayEvent[];
@@ -27,10 +28,12 @@ type Known = Omit<HouseholdState, 'batches' | 'events' | 'dayEvents' | 'batchRec
 
 /** One state, one answer: every screen that asks gets the same objects. */
 const asItStands = memoizeOne((state: Known): Known => {
-  const { batches, dayEvents, events, household } = state;
-  return { ...state, batches: standing(batches, dayEvents, events, groundOf(household.altitudeFt, pagesOf(state))) };
+  const { batches, dayEvents, events, household, batchRecords } = state;
+  const ground = groundOf(household.altitudeFt, pagesOf(state));
+  return { ...state, batches: wentIn(standing(batches, dayEvents, events, ground), batchRecords) };
 });
 const standing = memoizeOne(batchesNow);
+const wentIn = memoizeOne(withWhatWentIn<Batch>);
 const groundOf = memoizeOne((altitudeFt: number | null, pages: HouseholdPages) => ({ altitudeFt, pages }));
 
 /** The household as it stands this moment, after whatever was entered before: for a key that enters one thing after another. */

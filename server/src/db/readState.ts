@@ -9,6 +9,7 @@ import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
+import { withWhatWentIn } from '@hoddle/core/yields/whatWentIn';
 import { type Database } from './openDatabase';
 import { batchesOf, dayEventOf, eventOf } from './rowForms';
 import { soundRows } from './soundRows';
@@ -54,7 +55,13 @@ export async function readBatchesNow(db: Database, transaction?: Transaction): P
 /** The same with the minutes they were planned with: for what only asks for their produce and jars. */
 export async function readBatchesTold(db: Reading, transaction?: Transaction, ground = AS_PLANNED): Promise<Batch[]> {
   const batches = await readBatches(db, transaction);
-  return batchesNow(batches, await readDayEvents(db, transaction), await readEvents(db, transaction), ground);
+  const told = batchesNow(batches, await readDayEvents(db, transaction), await readEvents(db, transaction), ground);
+  return withWhatWentIn(told, await readRecords(db, transaction));
+}
+
+async function readRecords(db: Reading, transaction?: Transaction): Promise<readonly BatchRecord[]> {
+  if (!transaction && db.state) return db.state.told.parts.batchRecords as BatchRecord[];
+  return all(db.tables.batchRecords, [['madeAt', 'ASC']], transaction);
 }
 
 /** Within a transaction rows are read from the file, with what it has written; otherwise as they were committed. */

@@ -9,6 +9,7 @@ import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { localDay } from '@hoddle/core/season/givenDays';
 import { type SeasonHousehold } from '@hoddle/core/season/seasonOfHousehold';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
+import { withWhatWentIn } from '@hoddle/core/yields/whatWentIn';
 import { learnYields } from '@hoddle/core/yields/yieldModel';
 
 /** What a season is planned from, out of all that is kept of a household. @param altitudeFt set already */
@@ -20,10 +21,12 @@ export function seasonHousehold(state: HouseholdState, altitudeFt: number, now: 
     sources: state.sources as HouseholdSource[],
     recipes: state.recipes as OwnRecipe[],
   };
-  const batches = batchesNow(state.batches as Batch[], state.dayEvents as DayEvent[], state.events as KitchenEvent[], {
+  const told = batchesNow(state.batches as Batch[], state.dayEvents as DayEvent[], state.events as KitchenEvent[], {
     altitudeFt,
     pages,
   });
+  const records = state.batchRecords as BatchRecord[];
+  const batches = withWhatWentIn(told, records);
   const today = localDay(now);
   return {
     ...{ altitudeFt, canners, ownJars, batches },
@@ -38,7 +41,7 @@ export function seasonHousehold(state: HouseholdState, altitudeFt: number, now: 
     hardware: state.hardware,
     hardwareMoves: state.hardwareMoves,
     pages,
-    learned: learnYields(state.batchRecords as BatchRecord[], now),
+    learned: learnYields(records, now),
     daysGiven: season.days,
     pins: season.pins.filter(({ day }) => day >= today),
     before: (season.plan?.days ?? []).flatMap(({ day, batches: planned }) =>

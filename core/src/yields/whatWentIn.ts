@@ -1,0 +1,33 @@
+import { type Batch } from '../day/batch';
+import { type PickUse } from '../harvest/pick';
+import { type BatchRecord } from './batchRecord';
+
+/**
+ * The batches with what went into them, where that was written down: of the crop that is weighed no more is used than that, and
+ * the rest of what was set apart is on hand again, the part that keeps longest first. More than was set apart is not taken from
+ * any pick: which one it came from is not told.
+ */
+export function withWhatWentIn<Of extends Pick<Batch, 'id' | 'uses'>>(
+  batches: readonly Of[],
+  records: readonly Pick<BatchRecord, 'batchId' | 'crop' | 'massKg'>[],
+): Of[] {
+  const told = new Map(
+    records.flatMap((record) => (record.batchId === null ? [] : [[record.batchId, record] as const])),
+  );
+  return batches.map((batch) => {
+    const record = told.get(batch.id);
+    return record ? { ...batch, uses: atMost(batch.uses, record) } : batch;
+  });
+}
+
+/** Uses stand in the order in which produce is taken, the next to spoil first. */
+function atMost(uses: readonly PickUse[], { crop, massKg }: Pick<BatchRecord, 'crop' | 'massKg'>): PickUse[] {
+  let leftKg = massKg;
+  return uses.map((use) => {
+    if ((use.crop ?? crop) !== crop) return use;
+    const usedKg = Math.min(use.massKg, leftKg);
+    leftKg -= usedKg;
+    // What is soft goes in first.
+    return { ...use, massKg: usedKg, softKg: Math.min(use.softKg, usedKg) };
+  });
+}
