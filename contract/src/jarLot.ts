@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { CROP_IDS } from '@hoddle/core/handbook/crops';
 import { BEST_MONTHS } from '@hoddle/core/pantry/keepsUntil';
-import { MOVEMENT_KINDS, MOVEMENT_WAYS, SEALS } from '@hoddle/core/pantry/jarLot';
+import { MOST_JARS, MOVEMENT_KINDS, MOVEMENT_WAYS, SEALS } from '@hoddle/core/pantry/jarLot';
 import { PLACE_KINDS, USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { Jar, Product } from './crop';
 import { Day, Id, Time } from './id';
@@ -25,7 +25,7 @@ const Jars = v.pipe(
   v.number('must be a number'),
   v.integer('must be whole'),
   v.minValue(1, 'must be 1 or more'),
-  v.maxValue(2_000, 'must be at most 2,000'),
+  v.maxValue(MOST_JARS, `must be at most ${MOST_JARS.toLocaleString('en-US')}`),
 );
 
 export const JarLotSchema = v.object({

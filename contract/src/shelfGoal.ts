@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { MOST_JARS } from '@hoddle/core/pantry/jarLot';
 import { PRIORITIES } from '@hoddle/core/pantry/shelfGoal';
 import { Jar, Product } from './crop';
 
@@ -11,7 +12,7 @@ export const ShelfGoalSchema = v.object({
       v.number('must be a number'),
       v.integer('must be whole'),
       v.minValue(0, 'must be 0 or more'),
-      v.maxValue(2_000, 'must be at most 2,000'),
+      v.maxValue(MOST_JARS, `must be at most ${MOST_JARS.toLocaleString('en-US')}`),
     ),
   ),
   perMonth: v.nullable(

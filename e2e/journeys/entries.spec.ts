@@ -115,19 +115,27 @@ test('24 pints in a canner that holds 9 are 9, 9, 6 or evened out 8, 8, 8', asyn
     .getByRole('link', { name: /pints, likely 46/ })
     .first()
     .click();
-  const stepper = page.getByRole('button', { name: 'Jars to fill: one less' });
-  while (!(await page.getByText('24 pints', { exact: true }).isVisible())) await stepper.click();
+  const jars = page.getByRole('textbox', { name: 'Jars to fill' });
+  await jars.fill('24');
   await expect(page.getByRole('list', { name: '3 loads: 9, 9, 6' })).toBeVisible();
   // Six of nine is a load as any other; one alone is told with what each way out costs.
   await expect(page.getByText(/^The last/)).toHaveCount(0);
-  const fewer = page.getByRole('button', { name: 'Jars to fill: one less' });
-  while (!(await page.getByText('19 pints', { exact: true }).isVisible())) await fewer.click();
+  // What cannot be stays typed and is told; the loads stay as they were.
+  await jars.fill('1 1/2');
+  await expect(page.getByRole('alert')).toHaveText('“1 1/2” is not a whole number.');
+  await expect(page.getByRole('list', { name: '3 loads: 9, 9, 6' })).toBeVisible();
+  // More than the fruit is worth says how much is missing, and is not planned.
+  await jars.fill('70');
+  await expect(page.getByText(/^About \d+ lb more are needed/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Plan/ })).toHaveCount(0);
+  await jars.fill('18');
+  await page.getByRole('button', { name: 'Jars to fill: one more' }).click();
+  await expect(jars).toHaveValue('19');
   await expect(page.getByText('The last 1 pint', { exact: true })).toBeVisible();
   await expect(page.getByText(/^Run it short: .* of the canner, \d+ litres of water, 8 spacers/)).toBeVisible();
   await expect(page.getByText(/^Hold the produce, uncut/)).toBeVisible();
   await expect(page.getByText(/^Refrigerate what is cooked and eat it within 7 days/)).toBeVisible();
-  const more = page.getByRole('button', { name: 'Jars to fill: one more' });
-  while (!(await page.getByText('24 pints', { exact: true }).isVisible())) await more.click();
+  await jars.fill('24');
   // Each way of parting them is told with the end of the day.
   for (const style of ['full loads first', 'evened out']) {
     const ends = page.getByRole('radio', { name: new RegExp(`${style}.*day over .*\\d+:\\d\\d [ap]m`) });

@@ -118,7 +118,9 @@ test('from a bed to a pick, to a lot, to an estimate, to a batch, to a better es
   await test.step('the estimate shows how it came about', async () => {
     await expect(page.getByRole('img', { name: /1 batches; next 3\.\d to \d\.\d, likely 3\.\d/ })).toBeVisible();
     await expect(
-      page.getByText(/The handbook says 2\.9 lb a quart; you get \d+ % fewer jars\. Last time 24 1\/2 pints from 44 lb\./),
+      page.getByText(
+        /The handbook says 2\.9 lb a quart; you get \d+ % fewer jars\. Last time 24 1\/2 pints from 44 lb\./,
+      ),
     ).toBeVisible();
     await watch.fits();
   });

@@ -49,7 +49,7 @@ test('goals set, the season planned, a day lost, planned again, the changes read
   await test.step('goals: how many jars, and how much they matter', async () => {
     await hands.goto('/shelf/board?product=pickled-beets&jar=pint');
     await hands.press('pints wanted: one more');
-    await expect(page.getByText('19 pints', { exact: true })).toBeVisible();
+    await expect(page.getByRole('textbox', { name: 'pints wanted' })).toHaveValue('19');
     await page.getByRole('radio', { name: 'a staple' }).click();
     await expect
       .poll(async () => ((await server.call('GET', '/state')).body as { goals: object[] }).goals)

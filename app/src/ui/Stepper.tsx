@@ -35,7 +35,8 @@ export function Stepper({ label, words, onLess, onMore }: StepperProps) {
   );
 }
 
-function StepKey({
+/** One of the two keys beside what is counted. */
+export function StepKey({
   label,
   onPress,
   Icon,
@@ -44,7 +45,7 @@ function StepKey({
   label: string;
   onPress?: () => void;
   Icon: typeof Plus;
-  narrow: boolean;
+  narrow?: boolean;
 }) {
   return (
     <Pressable

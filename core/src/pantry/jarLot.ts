@@ -6,6 +6,9 @@ import { type ProductId } from '../handbook/products';
 export const SEALS = ['sealed', 'unsealed', 'opened', 'cold'] as const;
 export type Seal = (typeof SEALS)[number];
 
+/** More jars of one kind than a household has: a slip of the finger. */
+export const MOST_JARS = 2_000;
+
 /** Jars of one product and size, made in one load and kept in one place. */
 export interface JarLot {
   readonly id: string;

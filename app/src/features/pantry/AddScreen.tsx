@@ -2,6 +2,7 @@ import { readDay } from '@hoddle/core/formats/readDay';
 import { JAR_SIZES, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { findProduct, type ProductId, productRow } from '@hoddle/core/handbook/products';
 import { productCalled } from '@hoddle/core/handbook/nearProducts';
+import { MOST_JARS } from '@hoddle/core/pantry/jarLot';
 import { bestBy } from '@hoddle/core/pantry/keepsUntil';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -13,7 +14,7 @@ import { ChipRadio } from '@/ui/ChipRadio';
 import { Key } from '@/ui/Key';
 import { RadioRow } from '@/ui/RadioRow';
 import { Screen } from '@/ui/Screen';
-import { Stepper } from '@/ui/Stepper';
+import { CountStepper } from '@/ui/CountStepper';
 import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
 import { useJarsIn } from './useJarsIn';
@@ -76,11 +77,13 @@ export function AddScreen() {
             <ChipRadio key={size} words={JARS[size].several} chosen={size === jar} onPress={() => setJar(size)} />
           ))}
         </View>
-        <Stepper
+        <CountStepper
           label="Jars"
-          words={`${jars} ${jars === 1 ? JARS[jar].one : JARS[jar].several}`}
-          onLess={jars > 1 ? () => setJars(jars - 1) : undefined}
-          onMore={() => setJars(jars + 1)}
+          count={jars}
+          of={jars === 1 ? JARS[jar].one : JARS[jar].several}
+          least={1}
+          most={MOST_JARS}
+          onCount={setJars}
         />
         <TextField
           label="Made, as 2025-09 or Sep 2025"

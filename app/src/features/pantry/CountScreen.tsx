@@ -1,5 +1,6 @@
 import { corrections, FEWER_REASONS, type FewerReason } from '@hoddle/core/pantry/stocktake';
 import { JARS } from '@hoddle/core/handbook/jars';
+import { MOST_JARS } from '@hoddle/core/pantry/jarLot';
 import { type ShelfGroup, shelfGroups } from '@hoddle/core/pantry/shelf';
 import Check from 'lucide-react-native/icons/check';
 import { useRouter } from 'expo-router';
@@ -14,7 +15,7 @@ import { COLOURS, hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
-import { Stepper } from '@/ui/Stepper';
+import { CountStepper } from '@/ui/CountStepper';
 import { Words } from '@/ui/Words';
 import { usePantry } from './usePantry';
 
@@ -127,11 +128,12 @@ function CountRow({
       </View>
       <View className="flex-row gap-2">
         <View className="flex-1">
-          <Stepper
+          <CountStepper
             label={`${name}, ${several} counted`}
-            words={`${jars} ${jars === 1 ? one : several}`}
-            onLess={jars > 0 ? () => onCount(jars - 1) : undefined}
-            onMore={() => onCount(jars + 1)}
+            count={jars}
+            of={jars === 1 ? one : several}
+            most={MOST_JARS}
+            onCount={onCount}
           />
         </View>
         <Pressable

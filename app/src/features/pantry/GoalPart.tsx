@@ -1,12 +1,14 @@
 import { type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { type ProductId } from '@hoddle/core/handbook/products';
 import { type Forecast } from '@hoddle/core/pantry/forecast';
+import { MOST_JARS } from '@hoddle/core/pantry/jarLot';
 import { PRIORITIES, type ShelfGoal } from '@hoddle/core/pantry/shelfGoal';
 import { View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
 import { Choice } from '@/ui/Choice';
 import { Key } from '@/ui/Key';
+import { CountStepper } from '@/ui/CountStepper';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Words } from '@/ui/Words';
 
@@ -39,11 +41,12 @@ export function GoalPart({
   return (
     <View className="gap-3">
       <Heading>Wanted for a year</Heading>
-      <Stepper
+      <CountStepper
         label={`${several} wanted`}
-        words={jars === null ? 'not said' : `${jars} ${jars === 1 ? one : several}`}
-        onLess={jars === null ? undefined : () => change({ jars: jars <= 1 ? null : jars - 1 })}
-        onMore={() => change({ jars: (jars ?? 0) + 1 })}
+        count={jars ?? undefined}
+        of={jars === 1 ? one : several}
+        most={MOST_JARS}
+        onCount={(wanted) => change({ jars: wanted === 0 ? null : wanted })}
       />
       <Choice
         label="How much it matters"

@@ -1,3 +1,4 @@
+import { JARS } from '@hoddle/core/handbook/jars';
 import { type Movement } from '@hoddle/core/pantry/jarLot';
 import { placeOf } from '@hoddle/core/pantry/place';
 import { type StockedLot } from '@hoddle/core/pantry/shelf';
@@ -12,7 +13,7 @@ import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
-import { Stepper } from '@/ui/Stepper';
+import { CountStepper } from '@/ui/CountStepper';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
 import { AdviceLines } from './AdviceLines';
@@ -84,11 +85,14 @@ export function LotScreen({ lotId }: { lotId: string }) {
         </View>
         <AdviceLines lot={lot} now={now} />
         {lot.jars > 1 && (
-          <Stepper
+          <CountStepper
             label="Jars"
-            words={several}
-            onLess={jars > 1 ? () => setAsked(jars - 1) : undefined}
-            onMore={jars < lot.jars ? () => setAsked(jars + 1) : undefined}
+            count={jars}
+            of={jars === 1 ? JARS[lot.jar].one : JARS[lot.jar].several}
+            least={1}
+            most={lot.jars}
+            mostWhy="so many stand there"
+            onCount={setAsked}
           />
         )}
         <View className="flex-row gap-3">

@@ -7,14 +7,13 @@ import { Choice } from '@/ui/Choice';
 import { clockTimeFrom } from '@/ui/clockWords';
 import { type Mark } from '@/ui/colours';
 import { JarTray } from '@/ui/JarTray';
-import { Stepper } from '@/ui/Stepper';
+import { CountStepper } from '@/ui/CountStepper';
 import { Heading, Words } from '@/ui/Words';
 
 interface LoadsPartProps {
   colours: { hue: string; mark: Mark };
   jar: JarSize;
   jars: number;
-  most: number;
   loads: readonly number[];
   perLoad: number;
   canner: Canner;
@@ -26,12 +25,14 @@ interface LoadsPartProps {
   onJars: (jars: number) => void;
 }
 
+/** More than this in one day is a slip of the finger. */
+const MOST_JARS = 150;
+
 /** How many jars in how many canner loads: full ones with the rest in the last, or evened out. */
 export function LoadsPart({
   colours,
   jar,
   jars,
-  most,
   loads,
   perLoad,
   canner,
@@ -50,11 +51,13 @@ export function LoadsPart({
           {canner.name} holds {perLoad} {JARS[jar].several}
         </Words>
       </View>
-      <Stepper
+      <CountStepper
         label="Jars to fill"
-        words={countJars(jars, jar)}
-        onLess={jars > 1 ? () => onJars(jars - 1) : undefined}
-        onMore={jars < most ? () => onJars(jars + 1) : undefined}
+        count={jars}
+        of={jars === 1 ? JARS[jar].one : JARS[jar].several}
+        least={1}
+        most={MOST_JARS}
+        onCount={onJars}
       />
       <View className="flex-row flex-wrap gap-x-4 gap-y-2" role="list" aria-label={`${count}: ${loads.join(', ')}`}>
         {loads.map((load, i) => (

@@ -40,6 +40,8 @@ import { useMakeDraft } from './useMakeDraft';
 import { usePages } from './usePages';
 
 const OFFERED: readonly JarSize[] = ['pint', 'quart', 'half-gallon'];
+/** Less than this is nothing to pick. */
+const CRUMB_KG = 0.05;
 /** Of what is printed in small jars. */
 const OFFERED_SMALL: readonly JarSize[] = ['half-pint', 'pint', 'quart'];
 
@@ -106,7 +108,8 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
       pressurePsi: tested.pressurePsi,
       altitudeFt: household.altitudeFt,
     };
-  const ready = isTestedHere && capacity?.kind === 'holds' && jars > 0 && !stops;
+  const isThere = jars <= draft.range.p90;
+  const ready = isTestedHere && capacity?.kind === 'holds' && jars > 0 && isThere && !stops;
   return (
     <Screen
       station="plan"
@@ -170,7 +173,6 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                   colours={colours}
                   jar={jar}
                   jars={jars}
-                  most={draft.range.p90}
                   loads={draft.loads}
                   perLoad={capacity?.jars ?? 1}
                   canner={canner}
@@ -199,6 +201,15 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                     {countJars(jars, jar)}: likely {mass(draft.need.likelyKg)}, {mass(draft.need.sureKg)} to be sure 8
                     times in 10
                   </Words>
+                  {draft.moreKg > CRUMB_KG && (
+                    <Words weight={700} className="pb-1">
+                      About {mass(draft.moreKg)} more{' '}
+                      {draft.moreKg > CRUMB_KG && isThere
+                        ? 'would make it likely'
+                        : 'are needed: pick or buy them first'}
+                      .
+                    </Words>
+                  )}
                   <ProduceBar hue={colours.hue} softKg={item.softKg} usedKg={draft.usedKg} totalKg={item.massKg} />
                 </View>
                 {before.length > 0 && (

@@ -44,7 +44,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const estimate = estimateJars(item.crop, item.massKg, product.product, jar, learned);
   const range = estimate.kind === 'estimate' ? estimate.jars : { p10: 0, p50: 0, p90: 0 };
   const perLoad = capacity?.kind === 'holds' ? capacity.jars : undefined;
-  const jars = Math.min(asked ?? wholeLoads(range.p50, perLoad ?? Infinity), range.p90);
+  const jars = asked ?? Math.min(wholeLoads(range.p50, perLoad ?? Infinity), range.p90);
   const loads = perLoad && jars > 0 ? splitLoads(jars, perLoad, style) : [];
   const need =
     jars > 0 ? massForJarsKg(item.crop, product.product, jar, jars, { learned }) : { likelyKg: 0, sureKg: 0 };
@@ -106,6 +106,8 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     jars,
     loads,
     need,
+    /** Of the main crop, what so many jars likely take beyond what is there. */
+    moreKg: Math.max(0, need.likelyKg - item.massKg),
     usedKg: taken.mainKg,
     missing: taken.missing,
     card,

@@ -6,6 +6,7 @@ import { useHousehold, useNow } from '@/store/useHousehold';
 import { CheckRow } from '@/ui/CheckRow';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
+import { CountStepper } from '@/ui/CountStepper';
 import { Stepper } from '@/ui/Stepper';
 import { TextField } from '@/ui/TextField';
 import { TextKey } from '@/ui/TextKey';
@@ -59,11 +60,12 @@ export function DaysScreen() {
           onLess={days.mostAWeek > 1 ? () => change({ mostAWeek: days.mostAWeek - 1 }) : undefined}
           onMore={days.mostAWeek < 7 ? () => change({ mostAWeek: days.mostAWeek + 1 }) : undefined}
         />
-        <Stepper
+        <CountStepper
           label="Gallon bags the freezer has room for"
-          words={`freezer: ${days.freezerBags} gallon bags`}
-          onLess={days.freezerBags > 0 ? () => change({ freezerBags: days.freezerBags - 1 }) : undefined}
-          onMore={() => change({ freezerBags: days.freezerBags + 1 })}
+          count={days.freezerBags}
+          of="gallon bags in the freezer"
+          most={500}
+          onCount={(freezerBags) => change({ freezerBags })}
         />
         <NotOn days={days} change={change} />
       </View>

@@ -12,6 +12,7 @@ import { COLOURS } from '@/ui/colours';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
+import { CountStepper } from '@/ui/CountStepper';
 import { Stepper } from '@/ui/Stepper';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
@@ -103,12 +104,13 @@ function CannerForm({ canner, household }: { canner: Canner; household: Househol
           )}
           <Words>Its rack is declared for:</Words>
           {DECLARED.map(([key, several]) => (
-            <Stepper
+            <CountStepper
               key={key}
               label={several}
-              words={`${draft[key]} ${several}`}
-              onLess={draft[key] > 0 ? () => change({ [key]: draft[key] - 1 }) : undefined}
-              onMore={draft[key] < 40 ? () => change({ [key]: draft[key] + 1 }) : undefined}
+              count={draft[key]}
+              of={several}
+              most={40}
+              onCount={(count) => change({ [key]: count })}
             />
           ))}
         </View>

@@ -28,6 +28,7 @@ import { hueOfProduct } from '@/ui/colours';
 import { Key } from '@/ui/Key';
 import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
+import { CountStepper } from '@/ui/CountStepper';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Words } from '@/ui/Words';
 import { FillingStrength } from './FillingStrength';
@@ -110,11 +111,12 @@ function MakeOwn({ recipe, product }: { recipe: OwnRecipe; product: ProductRow }
               {jars.length > 1 && (
                 <FillingStrength card={own} jar={jar} pages={pages} altitudeFt={household.altitudeFt} />
               )}
-              <Stepper
+              <CountStepper
                 label={own.name ?? 'Jars'}
-                words={countJars(count, jar)}
-                onLess={count > 0 ? () => make.setCount(own.card, count - 1) : undefined}
-                onMore={count < 40 ? () => make.setCount(own.card, count + 1) : undefined}
+                count={count}
+                of={count === 1 ? JARS[jar].one : JARS[jar].several}
+                most={40}
+                onCount={(next) => make.setCount(own.card, next)}
               />
             </View>
           ))}
