@@ -5,7 +5,6 @@ import { produceRow } from '@hoddle/core/handbook/produce';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useUnwritten } from '@/features/harvest/BatchesToWrite';
-import { CropRow } from '@/features/harvest/CropRow';
 import { FrozenAsks } from '@/features/harvest/FrozenPart';
 import { keepingOf } from '@/features/harvest/keepingWords';
 import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
@@ -26,6 +25,7 @@ import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { isSameDay } from 'date-fns/isSameDay';
+import { OnHandPart } from './OnHandPart';
 import { SlowPart } from './SlowPart';
 
 /** What burns, what is planned, what cools: the first look in the morning. */
@@ -43,9 +43,7 @@ export function TodayScreen() {
       <View className={wide ? 'flex-row gap-10 px-8' : ''}>
         <View className={wide ? 'flex-1' : 'px-4'}>
           {household.altitudeFt === null || household.canners.length === 0 ? <SetUp /> : null}
-          {crops.slice(0, 4).map((item) => (
-            <CropRow key={item.crop} item={item} now={now} />
-          ))}
+          <OnHandPart crops={crops} now={now} />
           {crops.length === 0 && (
             <View className="gap-3 py-3">
               <Words>Nothing on hand is waiting for jars.</Words>
