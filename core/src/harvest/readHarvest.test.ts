@@ -1,3 +1,4 @@
+import { FORMS } from '../handbook/forms';
 import { checkPickDay } from './checkPickDay';
 import { freezerBags } from './freezerSpace';
 import { type OwnMeasure } from './ownMeasure';
@@ -36,6 +37,51 @@ test('a measure without a weight is asked about once; the same words are read wh
   expect(readHarvest('2 glasses', 'gooseberry', 'lb', [known])).toMatchObject({ kind: 'mass', massKg: 0.6 });
   // Another crop's colander is another weight.
   expect(readHarvest('2 colanders', 'damson', 'lb', own).kind).toBe('ask');
+});
+
+// Common practice and the handbook's forms: 3 cups hulled, 1.22 cups crushed from a pound; a quart box 1 1/2 lb, a pint box half.
+test.each([
+  ['3 colanders and 2 lb', 'tomatillo', 6 + 2 * LB, '3 colanders and 2 lb'],
+  ['1 lb + 8 oz', 'tomatillo', 1.5 * LB, '1 lb and 8 oz'],
+  ['1 and 1/2 lb', 'tomatillo', 1.5 * LB, '1 1/2 lb'],
+  ['2 lb, 3', 'tomatillo', 5 * LB, '2 lb and 3 lb'],
+  ['1,250 g', 'tomatillo', 1.25, '1,250 g'],
+  ['5.5 cups crushed', 'strawberry', (5.5 / 1.22) * LB, '5.5 cups crushed'],
+  ['2 quarts hulled whole', 'strawberry', (8 / (4 / 1.5)) * LB, '2 quarts hulled whole'],
+  ['1 quart of hulled and 1 lb', 'strawberry', (1.5 + 1) * LB, '1 quart hulled whole and 1 lb'],
+  ['2 pint boxes', 'strawberry', 1.5 * LB, '2 pint boxes'],
+  ['1 gallon', 'tomatillo', (16 / 2.5) * LB, '1 gallon chopped'],
+  ['12 cups', 'cabbage', (12 / 4.5) * LB, '12 cups shredded'],
+] as const)('%j of %s, told as people do', (typed, crop, massKg, told) => {
+  expect(readHarvest(typed, crop, 'lb', own)).toEqual({ kind: 'mass', massKg: expect.closeTo(massKg, 6), told });
+});
+
+test('cups of something that is prepared in several ways: which one is asked, and each way is read as it is offered', () => {
+  const reading = readHarvest('6 cups', 'strawberry', 'lb');
+  expect(reading).toMatchObject({ kind: 'form', ways: ['6 cups hulled whole', '6 cups crushed'] });
+  if (reading.kind !== 'form') throw new Error('no ways');
+  const kg = reading.ways.map((way) => readHarvest(way, 'strawberry', 'lb'));
+  expect(kg).toEqual([
+    expect.objectContaining({ kind: 'mass', told: '6 cups hulled whole' }),
+    expect.objectContaining({ kind: 'mass', told: '6 cups crushed' }),
+  ]);
+  // The household's own cup stands before the book's, and part of a sum that is not read stops all of it.
+  const cup: OwnMeasure = { crop: 'strawberry', measure: 'cup', massKg: 0.2 };
+  expect(readHarvest('6 cups', 'strawberry', 'lb', [cup])).toMatchObject({
+    kind: 'mass',
+    massKg: expect.closeTo(1.2, 9),
+  });
+  expect(readHarvest('3 lb and a lot', 'strawberry', 'lb').kind).toBe('slip');
+  expect(readHarvest('3 lb and 6 cups', 'strawberry', 'lb').kind).toBe('form');
+});
+
+test('every form of every crop is read by its name, and gives what the converter gives', () => {
+  for (const { crop, form, cupsPerLb } of FORMS) {
+    expect([crop, form, readHarvest(`${cupsPerLb} cups ${form}`, crop, 'lb')]).toEqual([
+      ...[crop, form],
+      expect.objectContaining({ kind: 'mass', massKg: expect.closeTo(LB, 6) }),
+    ]);
+  }
 });
 
 test.each(['a lot', '-4', 'colander', '0 colanders', '10,000 bushels'])('%j is told in a sentence', (typed) => {

@@ -1,6 +1,7 @@
 import pluralize from 'pluralize';
+import { formsOf } from '../handbook/forms';
 import { type ProduceId, produceRow } from '../handbook/produce';
-import { type Unit, unitWords } from '../measure/amount';
+import { type Amount, sizeOf, type Unit, unitWords } from '../measure/amount';
 import { readAmount } from '../measure/readAmount';
 import { readNumber } from '../measure/readNumber';
 import { massOf } from './massOf';
@@ -11,15 +12,24 @@ export type HarvestReading =
   /** Nothing typed yet: no reproach. */
   | { readonly kind: 'empty' }
   | { readonly kind: 'slip'; readonly sentence: string }
+  /** A measure of something prepared, and in which way is not told: the amount in each that the handbook weighs. */
+  | { readonly kind: 'form'; readonly ways: readonly string[]; readonly sentence: string }
   /** How much one of this measure weighs is not known; once told, it is remembered. */
   | { readonly kind: 'ask'; readonly measure: string; readonly measureWords: string; readonly sentence: string };
 
 /** A number and a word that is no measure of the book: "2 colanders". */
 const OWN_VESSEL = /^(.*?)\s*([a-z][a-z -]{1,30})$/i;
 
+/** "3 bags and 2 lb": what is told one after the other is added up. */
+const BETWEEN_PARTS = /\s*(?:,\s+|\+|&|\band\b|\bplus\b)\s*/i;
+/** "1 and 1/2 lb" is one amount. */
+const FRACTION_FIRST = /^(?:\d+\s*[/⁄]\s*\d+|[¼½¾⅓⅔⅛⅜⅝⅞])/;
+const ONLY_A_FIGURE = /^\d+$/;
+
 /**
- * Reads an amount of a crop as it is told in a garden: "68", "1/2 bushel", "2 colanders". The household's own measures
- * stand before the book's.
+ * Reads an amount of a crop as it is told in a garden or at a counter: "68", "1/2 bushel", "2 colanders", "6 cups sliced",
+ * "3 bags and 2 lb". The household's own measures stand before the book's; a cup, quart or bag is of a prepared form, by the
+ * handbook's table.
  *
  * @param unitWhenBare the measure meant when the text names none
  */
@@ -29,6 +39,30 @@ export function readHarvest(
   unitWhenBare: Unit,
   own: readonly OwnMeasure[] = [],
 ): HarvestReading {
+  const parts = partsOf(typed);
+  if (parts.length < 2) return readPart(parts[0] ?? typed, crop, unitWhenBare, own);
+  const readings = parts.map((part) => readPart(part, crop, unitWhenBare, own));
+  const unread = readings.find(({ kind }) => kind !== 'mass' && kind !== 'empty');
+  if (unread) return unread;
+  const masses = readings.flatMap((reading) => (reading.kind === 'mass' ? [reading] : []));
+  if (masses.length === 0) return { kind: 'empty' };
+  const whole = massOf({ value: masses.reduce((sum, { massKg }) => sum + massKg, 0), unit: 'kg' }, crop);
+  if (whole.kind === 'refusal') return { kind: 'slip', sentence: whole.reason };
+  return { kind: 'mass', massKg: whole.massKg, told: masses.map(({ told }) => told).join(' and ') };
+}
+
+function partsOf(typed: string): string[] {
+  const parts = typed.trim().split(BETWEEN_PARTS);
+  return parts.reduce<string[]>((joined, part) => {
+    const before = joined.at(-1);
+    const isOne = before !== undefined && ONLY_A_FIGURE.test(before) && FRACTION_FIRST.test(part);
+    return isOne ? [...joined.slice(0, -1), `${before} ${part}`] : [...joined, part];
+  }, []);
+}
+
+function readPart(typed: string, crop: ProduceId, unitWhenBare: Unit, own: readonly OwnMeasure[]): HarvestReading {
+  const prepared = inForm(typed, crop);
+  if (prepared) return prepared;
   const reading = readAmount(typed, unitWhenBare);
   if (reading.kind === 'unreadable') {
     if (reading.why === 'empty') return { kind: 'empty' };
@@ -42,13 +76,58 @@ export function readHarvest(
   }
   const { amount } = reading;
   if (amount.value === 0) return { kind: 'empty' };
-  const figure = typed.replace(/[a-z#.\s-]+$/i, '').trim() || '1';
-  const told = `${figure} ${unitWords(amount.value, amount.unit)}`;
+  const told = `${figureOf(typed)} ${unitWords(amount.value, amount.unit)}`;
   const known = findOwnMeasure(own, crop, amount.unit);
   const mass = known ? massOf({ value: amount.value * known.massKg, unit: 'kg' }, crop) : massOf(amount, crop);
   if (mass.kind === 'mass') return { kind: 'mass', massKg: mass.massKg, told };
   const hasNoWeight = !known && massOf({ value: 1, unit: amount.unit }, crop).kind === 'refusal';
-  return hasNoWeight ? ask(amount.unit, unitWords(1, amount.unit), crop) : { kind: 'slip', sentence: mass.reason };
+  if (!hasNoWeight) return { kind: 'slip', sentence: mass.reason };
+  return howPrepared(amount, crop, told) ?? ask(amount.unit, unitWords(1, amount.unit), crop);
+}
+
+function figureOf(typed: string): string {
+  return typed.replace(/[a-z#.\s-]+$/i, '').trim() || '1';
+}
+
+/** "6 cups sliced", "4 cups of crushed": a measure of a form that the handbook weighs. */
+function inForm(typed: string, crop: ProduceId): HarvestReading | undefined {
+  for (const { form } of formsOf(crop)) {
+    for (const called of callsOf(form)) {
+      const match = new RegExp(`^(.*?)[\\s,]+(?:of\\s+)?${called}$`, 'i').exec(typed.trim());
+      const amount = match && readAmount(match[1] ?? '', 'cup');
+      if (!amount || amount.kind !== 'amount' || amount.amount.value === 0) continue;
+      if (!isByForm(amount.amount.unit)) continue;
+      const mass = massOf(amount.amount, crop, form);
+      if (mass.kind === 'refusal') return { kind: 'slip', sentence: mass.reason };
+      const told = `${figureOf(match[1] ?? '')} ${unitWords(amount.amount.value, amount.amount.unit)} ${form}`;
+      return { kind: 'mass', massKg: mass.massKg, told };
+    }
+  }
+  return undefined;
+}
+
+/** A form by its whole name, or by its first word where that is enough: "chopped" for "chopped peeled". */
+function callsOf(form: string): string[] {
+  return [...new Set([form, form.split(' ')[0] ?? form])];
+}
+
+function isByForm(unit: Unit): boolean {
+  return sizeOf(unit).kind === 'volume';
+}
+
+/** A cup of something whole is no weight; where the handbook knows one form only that one is meant, else it is asked which. */
+function howPrepared(amount: Amount, crop: ProduceId, told: string): HarvestReading | undefined {
+  const forms = isByForm(amount.unit) ? formsOf(crop).map(({ form }) => form) : [];
+  const [only] = forms;
+  if (only === undefined) return undefined;
+  if (forms.length === 1) {
+    const mass = massOf(amount, crop, only);
+    return mass.kind === 'mass'
+      ? { kind: 'mass', massKg: mass.massKg, told: `${told} ${only}` }
+      : { kind: 'slip', sentence: mass.reason };
+  }
+  const ways = forms.map((form) => `${told} ${form}`);
+  return { kind: 'form', ways, sentence: `How is it prepared? A cup whole weighs another thing than one that is cut.` };
 }
 
 function inOwnVessel(typed: string, crop: ProduceId, own: readonly OwnMeasure[]): HarvestReading | undefined {

@@ -20,7 +20,7 @@ interface UnitRow {
     /** Produce as picked, level full, in a basket or bucket of so many bushels. */
     | { readonly kind: 'basket'; readonly bushels: number }
     /** A box whose weight is published crop by crop, or pieces. */
-    | { readonly kind: 'lug' | 'quart-box' | 'count' };
+    | { readonly kind: 'lug' | 'quart-box' | 'pint-box' | 'count' };
 }
 
 const mass = (one: string, several: string, kg: number): UnitRow => ({ one, several, size: { kind: 'mass', kg } });
@@ -35,7 +35,7 @@ const basket = (one: string, several: string, bushels: number): UnitRow => ({
  * Every measure a kitchen and a garden tell amounts in, with one and several of it as said in a sentence.
  *
  * Source: NIST Handbook 44, Appendix C, US customary; a quart, pint and cup are liquid measure. A gallon bag holds a
- * gallon (common practice); a lug and a quart box hold what is published for the crop.
+ * gallon (common practice); a lug and a quart box hold what is published for the crop, a pint box half a quart box.
  */
 export const UNITS = {
   lb: mass('lb', 'lb', KG_PER_LB),
@@ -48,7 +48,9 @@ export const UNITS = {
   lug: { one: 'lug', several: 'lugs', size: { kind: 'lug' } },
   'five-gallon-bucket': basket('five-gallon bucket', 'five-gallon buckets', (5 * GALLON_CUBIC_IN) / BUSHEL_CUBIC_IN),
   'quart-box': { one: 'quart box', several: 'quart boxes', size: { kind: 'quart-box' } },
+  'pint-box': { one: 'pint box', several: 'pint boxes', size: { kind: 'pint-box' } },
   'gallon-bag': volume('gallon bag', 'gallon bags', ML_PER_GALLON),
+  gallon: volume('gallon', 'gallons', ML_PER_GALLON),
   quart: volume('quart', 'quarts', ML_PER_GALLON / 4),
   pint: volume('pint', 'pints', ML_PER_GALLON / 8),
   cup: volume('cup', 'cups', ML_PER_CUP),

@@ -57,6 +57,8 @@ export function kgPerUnit(unit: Unit, produce?: ProduceFigures): number | undefi
       return ofPounds(produce?.lugLb);
     case 'quart-box':
       return ofPounds(produce?.quartBoxLb);
+    case 'pint-box':
+      return ofPounds(produce?.quartBoxLb === undefined ? undefined : produce.quartBoxLb / 2);
     case 'volume':
     case 'count': {
       const ml = mlPerUnit(unit, produce);

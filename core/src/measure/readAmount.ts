@@ -12,6 +12,8 @@ const SPELLINGS: readonly [spelling: string, Unit][] = [
   ['(?:(?:five|5)[\\s-]?gal(?:lon|\\.)?\\s*)?(?:buckets?|pails?)', 'five-gallon-bucket'],
   ['(?:gallon|gal\\.?)[\\s-]?bags?', 'gallon-bag'],
   ['quart[\\s-]?box(?:es)?', 'quart-box'],
+  ['pint[\\s-]?box(?:es)?', 'pint-box'],
+  ['(?:gallons?|gals?)', 'gallon'],
   ['(?:quarts?|qts?)', 'quart'],
   ['(?:pints?|pts?)', 'pint'],
   ['(?:cups?|c)', 'cup'],

@@ -57,7 +57,7 @@ function LotParts({ lot }: { lot: Lot }) {
 
   const change = (kind: LotChange['kind'], to: Place | null = null) => {
     const reading = readHarvest(typed, lot.crop, unit, ownMeasures);
-    if (reading.kind === 'slip' || reading.kind === 'ask') return setSlip(reading.sentence);
+    if ('sentence' in reading) return setSlip(reading.sentence);
     const massKg = reading.kind === 'mass' ? reading.massKg : lot.massKg;
     if (massKg > lot.massKg + 0.01) return setSlip(`There are only ${mass(lot.massKg)} in this lot.`);
     const { pickId, part, place: from } = lot;

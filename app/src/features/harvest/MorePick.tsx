@@ -3,7 +3,6 @@ import ChevronUp from 'lucide-react-native/icons/chevron-up';
 import { type PickSource } from '@hoddle/core/harvest/pick';
 import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Planting } from '@hoddle/core/harvest/planting';
-import { UNITS } from '@hoddle/core/measure/amount';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Choice } from '@/ui/Choice';
@@ -11,6 +10,7 @@ import { ChipRadio } from '@/ui/ChipRadio';
 import { COLOURS } from '@/ui/colours';
 import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
+import { isOffered } from './OtherMeasures';
 import { type PickDraft } from './usePickEntry';
 
 const SOURCES: readonly { value: PickSource; words: string }[] = [
@@ -80,42 +80,16 @@ export function MorePick({ draft, plantings, ownMeasures, onChange, dayIsWrong }
               ))}
             </View>
           )}
-          <Vessels draft={draft} ownMeasures={ownMeasures} onChange={onChange} />
+          <TextField
+            label="Measured in another vessel: colander, crate"
+            spokenLabel="Another vessel"
+            value={isOffered(draft.vessel, ownMeasures) ? '' : draft.vessel}
+            onChange={(vessel) => onChange({ vessel })}
+          />
         </>
       )}
     </View>
   );
-}
-
-/** Measures that have no key of their own; a vessel of the household's is asked about once. */
-const OTHER_UNITS = ['quart box', 'lug', 'gallon bag', 'quart'] as const;
-
-function Vessels({ draft, ownMeasures, onChange }: Pick<MorePickProps, 'draft' | 'ownMeasures' | 'onChange'>) {
-  const own = ownMeasures.map(({ measure }) => measure).filter((measure) => !Object.hasOwn(UNITS, measure));
-  return (
-    <View className="gap-2">
-      <View role="radiogroup" aria-label="Measured in" className="flex-row flex-wrap gap-2">
-        {[...own, ...OTHER_UNITS].map((vessel) => (
-          <ChipRadio
-            key={vessel}
-            words={vessel}
-            chosen={draft.vessel === vessel}
-            onPress={() => onChange({ vessel: draft.vessel === vessel ? '' : vessel })}
-          />
-        ))}
-      </View>
-      <TextField
-        label="Measured in another vessel: colander, crate"
-        spokenLabel="Another vessel"
-        value={own.includes(draft.vessel) || isOtherUnit(draft.vessel) ? '' : draft.vessel}
-        onChange={(vessel) => onChange({ vessel })}
-      />
-    </View>
-  );
-}
-
-function isOtherUnit(vessel: string): boolean {
-  return (OTHER_UNITS as readonly string[]).includes(vessel);
 }
 
 const WHEN_WORDS = { '0': 'Today', '1': 'Yesterday', '2': 'Two days ago' } as const;

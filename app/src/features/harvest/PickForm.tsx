@@ -22,6 +22,7 @@ import { AskMeasure } from './AskMeasure';
 import { CropKeys, recentCrops } from './CropKeys';
 import { PLACE_NAMES } from './keepingWords';
 import { MorePick } from './MorePick';
+import { OtherMeasures } from './OtherMeasures';
 import { UnitKeys } from './UnitKeys';
 import { type DraftReading, type PickDraft, pickFrom, readDraft, usePickEntry } from './usePickEntry';
 
@@ -54,7 +55,13 @@ export function PickForm({ title, first, keyWords, backTo, onSave }: PickFormPro
       backTo={backTo}
       withoutStations
       headSide={<Words tone="ink-2">{`${weekday(now)} ${clockTime(now)}`}</Words>}
-      foot={<PickFoot {...{ draft, reading, asked, now, keyWords }} onSave={save} />}
+      foot={
+        <PickFoot
+          {...{ draft, reading, asked, now, keyWords }}
+          onSave={save}
+          onWay={(of, way) => change({ [of]: way })}
+        />
+      }
     >
       <View className="max-w-[560px] gap-[10px]">
         <CropKeys
@@ -91,6 +98,11 @@ export function PickForm({ title, first, keyWords, backTo, onSave }: PickFormPro
         <UnitKeys
           unit={draft.vessel === '' ? draft.unit : undefined}
           onChoose={(unit) => change({ unit, vessel: '' })}
+        />
+        <OtherMeasures
+          vessel={draft.vessel}
+          ownMeasures={ownMeasures.filter(({ crop }) => crop === draft.crop)}
+          onChoose={(vessel) => change({ vessel })}
         />
         <Keypad onPress={press} />
         <Choice
@@ -137,10 +149,12 @@ interface FootProps {
   now: number;
   keyWords: string;
   onSave: () => void;
+  /** One of the ways to read a measure of something prepared. */
+  onWay: (field: 'amount' | 'soft', way: string) => void;
 }
 
 /** What is wrong or still to be told, or what it will be: how long it keeps and how many jars it likely makes. */
-function PickFoot({ draft, reading, asked, now, keyWords, onSave }: FootProps) {
+function PickFoot({ draft, reading, asked, now, keyWords, onSave, onWay }: FootProps) {
   const slip =
     reading.kind === 'slip'
       ? reading.sentence
@@ -157,6 +171,16 @@ function PickFoot({ draft, reading, asked, now, keyWords, onSave }: FootProps) {
             <Words size="small" tone="ink-2">
               Nothing is saved yet; what was typed stays.
             </Words>
+          </View>
+        </View>
+      )}
+      {reading.kind === 'form' && (
+        <View role="alert" className="gap-2">
+          <Words weight={700}>{reading.sentence}</Words>
+          <View className="flex-row flex-wrap gap-2">
+            {reading.ways.map((way) => (
+              <Key key={way} look="outline" words={way} onPress={() => onWay(reading.field, way)} />
+            ))}
           </View>
         </View>
       )}

@@ -34,6 +34,8 @@ export type DraftReading =
   /** Nothing typed yet: no reproach. */
   | { kind: 'empty' }
   | { kind: 'slip'; field: PickField; sentence: string }
+  /** A cup of it, and how it is prepared is not told. */
+  | { kind: 'form'; field: 'amount' | 'soft'; ways: readonly string[]; sentence: string }
   /** One of this measure has no weight yet. */
   | { kind: 'ask'; measure: string; measureWords: string; sentence: string };
 
@@ -43,10 +45,12 @@ const DAY_MS = 24 * 60 * 60_000;
 export function readDraft(draft: PickDraft, own: readonly OwnMeasure[], now: number): DraftReading {
   const whole = readHarvest(inVessel(draft.amount, draft), draft.crop, draft.unit, own);
   if (whole.kind === 'empty' || whole.kind === 'ask') return whole;
+  if (whole.kind === 'form') return { ...whole, field: 'amount' };
   if (whole.kind === 'slip') return { kind: 'slip', field: 'amount', sentence: whole.sentence };
   const soft =
     draft.ripeness === 'soft' ? whole : readHarvest(inVessel(draft.soft, draft), draft.crop, draft.unit, own);
   if (soft.kind === 'ask') return soft;
+  if (soft.kind === 'form') return { ...soft, field: 'soft' };
   if (soft.kind === 'slip') return { kind: 'slip', field: 'soft', sentence: soft.sentence };
   const softKg = soft.kind === 'mass' ? soft.massKg : 0;
   if (softKg > whole.massKg + 1e-9) {

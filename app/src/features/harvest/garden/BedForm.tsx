@@ -164,7 +164,7 @@ function readBed({ name, count, usual, ...rest }: BedDraft, unit: 'lb' | 'kg'): 
     return { kind: 'slip', field: 'count', sentence };
   }
   const given = readHarvest(usual, rest.crop, unit);
-  if (given.kind === 'slip' || given.kind === 'ask') return { kind: 'slip', field: 'usual', sentence: given.sentence };
+  if ('sentence' in given) return { kind: 'slip', field: 'usual', sentence: given.sentence };
   const own = given.kind === 'mass' ? given.massKg : null;
   return { kind: 'bed', bed: { ...rest, name: name.trim(), count: number.value, usualKg: own } };
 }
