@@ -166,3 +166,44 @@ for (const [crop, product, jars, minutes] of [
     watch.calm();
   });
 }
+
+test('told as it stands on the counter, seven quarts take what they took, and the rest is on hand again', async ({
+  page,
+}) => {
+  const watch = watchPage(page);
+  const hands = kitchenHands(page, server.address);
+  await hands.setUpKitchen('3420');
+  // Cups of tomatoes are of a form: asked once, by the ways the handbook weighs.
+  await hands.goto('/harvest/pick');
+  await page.getByRole('radio', { name: 'Paste tomatoes' }).click();
+  await page.getByRole('textbox', { name: 'Picked' }).fill('20 lb and 4 cups');
+  await expect(
+    page.getByText('How is it prepared? A cup whole weighs another thing than one that is cut.'),
+  ).toBeVisible();
+  await page.getByRole('textbox', { name: 'Picked' }).fill('20 lb and 12 cups chopped');
+  await watch.fits();
+  await hands.press('Picked');
+  await expect(page.getByRole('heading', { name: /^26 lb paste tomatoes/ })).toBeVisible();
+  await expect.poll(picksKept).toEqual(['20 lb and 12 cups chopped peeled']);
+
+  await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-crushed&jar=quart');
+  await page.getByRole('textbox', { name: 'Jars to fill' }).fill('7');
+  await hands.press('Plan 7 quarts');
+  await expect(page.getByRole('heading', { name: 'Loads', exact: true })).toBeVisible();
+  const { batches } = (await server.call('GET', '/state')).body as {
+    batches: { id: string; uses: { massKg: number }[] }[];
+  };
+  const setApartLb = (batches[0]?.uses[0]?.massKg ?? NaN) / 0.45359237;
+
+  // Asked with the middle of the plan: less than was set apart to be sure.
+  await hands.goto(`/harvest/batch?batch=${batches[0]?.id}`);
+  const wentIn = page.getByRole('textbox', { name: 'What went in' });
+  const middle = parseFloat(await wentIn.inputValue());
+  expect(middle).toBeLessThan(setApartLb - 1);
+  await wentIn.fill('19 lb and 1 lb');
+  await hands.press('Write it down');
+  await expect(page.getByText(/Last time 7 quarts from 20 lb\./)).toBeVisible();
+  await hands.goto('/harvest');
+  await expect(page.getByRole('link', { name: /^Paste tomatoes, 6 lb, / })).toBeVisible();
+  watch.calm();
+});
