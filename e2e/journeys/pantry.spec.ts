@@ -140,7 +140,12 @@ test('a stocktake: what differs becomes corrections with a reason, what nobody w
   await expect(page.getByRole('alert')).toContainText('is not a date');
   await page.getByRole('textbox', { name: /^Made/ }).fill('Sep 2023');
   await hands.press(/^Put 1 pint/);
-  await expect(board(page, /^Peaches.*, 1 pint, past best, quality falling/)).toBeVisible();
+  // Further down the shelf, where it is drawn once it is scrolled to.
+  await page.mouse.move(195, 600);
+  await expect(async () => {
+    await page.mouse.wheel(0, 300);
+    await expect(board(page, /^Peaches.*, 1 pint, past best, quality falling/)).toBeVisible({ timeout: 700 });
+  }).toPass();
   watch.calm();
 });
 
