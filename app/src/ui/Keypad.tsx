@@ -41,11 +41,11 @@ export const Keypad = memo(function Keypad({ onPress }: { onPress: (key: string)
 });
 
 /** Longer than any figure a cook means. */
-const MOST_SIGNS = 24;
+const MOST_SIGNS = 48;
 
-/** What a field holds after a key of the pad: a fraction after a whole number is set apart ("1 1/4"), rubbing out takes it whole. */
+/** What a field holds after a key of the pad: a fraction after a whole number is set apart ("1 1/4"), rubbing out takes it whole, and so it does a word. */
 export function typedAfter(typed: string, key: string): string {
-  if (key === 'back') return typed.replace(/(\s*\d\/\d|\s*.)$/, '');
+  if (key === 'back') return typed.replace(/(\s*\d\/\d|\s*[a-z]+\s*|\s*.)$/i, '');
   const sign = key.includes('/') && /\d$/.test(typed) ? ` ${key}` : key;
   return typed.length < MOST_SIGNS ? typed + sign : typed;
 }

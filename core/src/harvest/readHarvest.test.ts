@@ -72,7 +72,8 @@ test('cups of something that is prepared in several ways: which one is asked, an
     massKg: expect.closeTo(1.2, 9),
   });
   expect(readHarvest('3 lb and a lot', 'strawberry', 'lb').kind).toBe('slip');
-  expect(readHarvest('3 lb and 6 cups', 'strawberry', 'lb').kind).toBe('form');
+  const sum = readHarvest('3 lb and 6 cups', 'strawberry', 'lb');
+  expect(sum).toMatchObject({ kind: 'form', ways: ['3 lb and 6 cups hulled whole', '3 lb and 6 cups crushed'] });
 });
 
 test('every form of every crop is read by its name, and gives what the converter gives', () => {

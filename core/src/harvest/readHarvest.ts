@@ -42,8 +42,14 @@ export function readHarvest(
   const parts = partsOf(typed);
   if (parts.length < 2) return readPart(parts[0] ?? typed, crop, unitWhenBare, own);
   const readings = parts.map((part) => readPart(part, crop, unitWhenBare, own));
-  const unread = readings.find(({ kind }) => kind !== 'mass' && kind !== 'empty');
-  if (unread) return unread;
+  const unread = readings.findIndex(({ kind }) => kind !== 'mass' && kind !== 'empty');
+  const first = readings[unread];
+  // Each way to read one part is a way to read the whole.
+  if (first?.kind === 'form') {
+    const ways = first.ways.map((way) => parts.map((part, i) => (i === unread ? way : part)).join(' and '));
+    return { ...first, ways };
+  }
+  if (first) return first;
   const masses = readings.flatMap((reading) => (reading.kind === 'mass' ? [reading] : []));
   if (masses.length === 0) return { kind: 'empty' };
   const whole = massOf({ value: masses.reduce((sum, { massKg }) => sum + massKg, 0), unit: 'kg' }, crop);
@@ -52,7 +58,10 @@ export function readHarvest(
 }
 
 function partsOf(typed: string): string[] {
-  const parts = typed.trim().split(BETWEEN_PARTS);
+  const parts = typed
+    .trim()
+    .split(BETWEEN_PARTS)
+    .filter((part, i) => i === 0 || part !== '');
   return parts.reduce<string[]>((joined, part) => {
     const before = joined.at(-1);
     const isOne = before !== undefined && ONLY_A_FIGURE.test(before) && FRACTION_FIRST.test(part);

@@ -24,7 +24,15 @@ import { PLACE_NAMES } from './keepingWords';
 import { MorePick } from './MorePick';
 import { OtherMeasures } from './OtherMeasures';
 import { UnitKeys } from './UnitKeys';
-import { type DraftReading, type PickDraft, pickFrom, readDraft, usePickEntry } from './usePickEntry';
+import {
+  type DraftReading,
+  endsBare,
+  type PickDraft,
+  pickFrom,
+  readDraft,
+  usePickEntry,
+  withAnd,
+} from './usePickEntry';
 
 interface PickFormProps {
   title: string;
@@ -76,7 +84,7 @@ export function PickForm({ title, first, keyWords, backTo, onSave }: PickFormPro
             label="Picked"
             large
             typed={draft.amount}
-            unitWords={draft.vessel || UNITS[draft.unit].several}
+            unitWords={isWorded(draft.amount) ? '' : draft.vessel || UNITS[draft.unit].several}
             active={field === 'amount'}
             wrong={wrong === 'amount'}
             onFocus={() => setField('amount')}
@@ -87,7 +95,15 @@ export function PickForm({ title, first, keyWords, backTo, onSave }: PickFormPro
               label="of it soft"
               large={false}
               typed={draft.soft}
-              unitWords={draft.vessel !== '' ? '' : draft.unit === 'kg' ? 'kg' : draft.unit === 'lb' ? 'lb' : ''}
+              unitWords={
+                draft.vessel !== '' || isWorded(draft.soft)
+                  ? ''
+                  : draft.unit === 'kg'
+                    ? 'kg'
+                    : draft.unit === 'lb'
+                      ? 'lb'
+                      : ''
+              }
               active={field === 'soft'}
               wrong={wrong === 'soft'}
               onFocus={() => setField('soft')}
@@ -103,6 +119,7 @@ export function PickForm({ title, first, keyWords, backTo, onSave }: PickFormPro
           vessel={draft.vessel}
           ownMeasures={ownMeasures.filter(({ crop }) => crop === draft.crop)}
           onChoose={(vessel) => change({ vessel })}
+          onAnd={endsInAnd(draft[field]) ? undefined : () => change(withAnd(draft, field))}
         />
         <Keypad onPress={press} />
         <Choice
@@ -221,6 +238,15 @@ function Outlook({
       </Words>
     </View>
   );
+}
+
+/** A sum of several measures says its own; the key that is down stands for a bare figure. */
+function isWorded(typed: string): boolean {
+  return typed.trim() !== '' && !endsBare(typed);
+}
+
+function endsInAnd(typed: string): boolean {
+  return typed.trim() === '' || /\band\s*$/i.test(typed);
 }
 
 /** Tomatoes are picked green too, before the frost; they are made into what has a recipe for green ones. */

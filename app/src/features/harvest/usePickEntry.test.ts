@@ -1,4 +1,5 @@
-import { newDraft, pickFrom, readDraft } from './usePickEntry';
+import { typedAfter } from '@/ui/Keypad';
+import { newDraft, pickFrom, readDraft, withAnd } from './usePickEntry';
 
 const NOW = new Date(2026, 7, 29, 8).getTime();
 const DAY = 24 * 60 * 60_000;
@@ -65,4 +66,23 @@ test('a measure that has no weight for the crop is asked about, and read once it
   expect(readDraft(bushel, [], NOW)).toMatchObject({ kind: 'ask', measure: 'bushel' });
   const known = [{ crop: 'tomatillo' as const, measure: 'bushel', massKg: 18 }];
   expect(readDraft(bushel, known, NOW)).toMatchObject({ kind: 'ready', massKg: 36, told: '2 bushels' });
+});
+
+test('with the keys alone a sum of measures is told: three bags, and two pounds, and half a cup', () => {
+  let typed = { ...draft, amount: '3', vessel: 'gallon bag', soft: '' };
+  typed = { ...typed, ...withAnd(typed, 'amount') };
+  expect(typed).toMatchObject({ amount: '3 gallon bags and ', vessel: '' });
+  typed = { ...typed, amount: typedAfter(typed.amount, '2') };
+  // Tomatoes are frozen peeled: a bag is a gallon of them, 2 cups to the pound.
+  expect(readDraft({ ...typed, crop: 'tomatillo' }, [], NOW)).toMatchObject({
+    kind: 'ready',
+    massKg: expect.closeTo((3 * 16 * LB) / 2.5 + 2 * LB, 6),
+    told: '3 gallon bags chopped and 2 lb',
+  });
+  typed = { ...typed, ...withAnd(typed, 'amount') };
+  expect(typed.amount).toBe('3 gallon bags and 2 lb and ');
+  // Rubbed out, a word goes as a whole.
+  expect(['back', 'back'].reduce(typedAfter, typed.amount)).toBe('3 gallon bags and 2');
+  // Nothing typed after the last "and" is nothing more.
+  expect(readDraft({ ...typed, crop: 'tomatillo' }, [], NOW)).toMatchObject({ told: '3 gallon bags chopped and 2 lb' });
 });
