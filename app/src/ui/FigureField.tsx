@@ -34,7 +34,7 @@ export function FigureField({ label, typed, unitWords, active, large, wrong, onF
           className="min-w-0 flex-1 font-heavy text-ink"
           style={
             {
-              fontSize: typed.length > 14 ? 18 : typed.length > 6 ? 26 : large ? 46 : 36,
+              fontSize: typed.length > 16 ? 15 : typed.length > 12 ? 19 : typed.length > 6 ? 26 : large ? 46 : 36,
               lineHeight: large ? 54 : 54,
               height: 54,
               outlineWidth: 0,

@@ -194,7 +194,7 @@ function PickFoot({ draft, reading, asked, now, keyWords, onSave, onWay }: FootP
       {reading.kind === 'form' && (
         <View role="alert" className="gap-2">
           <Words weight={700}>{reading.sentence}</Words>
-          <View className="flex-row flex-wrap gap-2">
+          <View className="gap-2">
             {reading.ways.map((way) => (
               <Key key={way} look="outline" words={way} onPress={() => onWay(reading.field, way)} />
             ))}
