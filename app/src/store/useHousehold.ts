@@ -5,7 +5,7 @@ import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
-import { withWhatWentIn } from '@hoddle/core/yields/whatWentIn';
+import { withWhatWentIn } from '@hoddle/core/day/whatWentIn';
 import memoizeOne from 'memoize-one';
 import { useEffect, useState } from 'react';
 import { stateAsEntered, useHouseholdStore } from './householdStore';

@@ -2,7 +2,7 @@ import { type Batch } from '../day/batch';
 import { KG_PER_LB, ML_PER_CUP } from '../measure/amount';
 import { type BatchRecord, NOTHING_MORE } from './batchRecord';
 import { estimateJars } from './estimateJars';
-import { likelyInPot } from './likelyInPot';
+import { likelyInPot } from '../day/likelyInPot';
 import { madeWords } from './madeWords';
 import { likelyWords, spanWords } from './spanWords';
 import { learnYields } from './yieldModel';

@@ -9,7 +9,7 @@ import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
-import { withWhatWentIn } from '@hoddle/core/yields/whatWentIn';
+import { withWhatWentIn } from '@hoddle/core/day/whatWentIn';
 import { type Database } from './openDatabase';
 import { batchesOf, dayEventOf, eventOf } from './rowForms';
 import { soundRows } from './soundRows';

@@ -9,7 +9,7 @@ import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { localDay } from '@hoddle/core/season/givenDays';
 import { type SeasonHousehold } from '@hoddle/core/season/seasonOfHousehold';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
-import { withWhatWentIn } from '@hoddle/core/yields/whatWentIn';
+import { withWhatWentIn } from '@hoddle/core/day/whatWentIn';
 import { learnYields } from '@hoddle/core/yields/yieldModel';
 
 /** What a season is planned from, out of all that is kept of a household. @param altitudeFt set already */

@@ -3,7 +3,7 @@ import { findProduce } from '@hoddle/core/handbook/produce';
 import { findProduct } from '@hoddle/core/handbook/products';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { productsFrom } from '@hoddle/core/yields/estimateJars';
-import { likelyInPot } from '@hoddle/core/yields/likelyInPot';
+import { likelyInPot } from '@hoddle/core/day/likelyInPot';
 import { useRouter } from 'expo-router';
 import { v7 as uuidV7 } from 'uuid';
 import { recentCrops } from '@/features/harvest/CropKeys';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { type Batch } from '../day/batch';
-import { timedUses } from '../day/timedUses';
+import { type Batch } from './batch';
+import { timedUses } from './timedUses';
 import { type ProduceId } from '../handbook/produce';
 import { onHand } from '../harvest/onHand';
 import { type Pick } from '../harvest/pick';

@@ -1,8 +1,8 @@
-import { type Batch, jarsOf, mainCropOf, massKgOf } from '../day/batch';
+import { type Batch, jarsOf, mainCropOf, massKgOf } from './batch';
 import { findProduce } from '../handbook/produce';
-import { massForJarsKg } from './estimateJars';
-import { type LearnedYields } from './yieldModel';
-import { yieldRange } from './yieldRange';
+import { massForJarsKg } from '../yields/estimateJars';
+import { type LearnedYields } from '../yields/yieldModel';
+import { yieldRange } from '../yields/yieldRange';
 
 /**
  * Kilograms of its main crop, as picked, that likely went into a planned batch: what its jars take in the middle. More than

@@ -1,6 +1,6 @@
-import { type Batch } from '../day/batch';
+import { type Batch } from './batch';
 import { type PickUse } from '../harvest/pick';
-import { type BatchRecord } from './batchRecord';
+import { type BatchRecord } from '../yields/batchRecord';
 
 /**
  * The batches with what went into them, where that was written down: of the crop that is weighed no more is used than that, and
