@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { PICK_SOURCES, PLACES, RIPENESSES } from '@hoddle/core/harvest/pick';
+import { MOST_TOLD, PICK_SOURCES, PLACES, RIPENESSES } from '@hoddle/core/harvest/pick';
 import { Crop } from './crop';
 import { Id, Time } from './id';
 import { AnyKg, SomeKg } from './mass';
@@ -17,7 +17,7 @@ export const PickSchema = v.pipe(
     ripeness: v.optional(v.picklist(RIPENESSES, `must be one of ${RIPENESSES.join(', ')}`), 'ripe'),
     place: PlaceSchema,
     pickedAt: Time,
-    told: v.pipe(v.string(), v.trim(), v.maxLength(80, 'is too long')),
+    told: v.pipe(v.string(), v.trim(), v.maxLength(MOST_TOLD, 'is too long')),
     source: v.optional(v.picklist(PICK_SOURCES, `must be one of ${PICK_SOURCES.join(', ')}`), 'garden'),
     plantingId: v.optional(v.nullable(Id), null),
   }),

@@ -33,6 +33,11 @@ test('from a name to the tested time, its strip, its conditions and the househol
   await test.step('search as one types, by any name', async () => {
     await search(page).fill('catsup');
     await expect(page.getByRole('link', { name: /^Ketchup/ }).first()).toBeVisible();
+    // A letter amiss is forgiven; what is not there is told, once all of the search is.
+    await search(page).fill('ketchop');
+    await expect(page.getByRole('link', { name: /^Ketchup/ }).first()).toBeVisible();
+    await search(page).fill('qqqqqq');
+    await expect(page.getByText(/^Nobody tested that/)).toBeVisible();
     await search(page).fill('pole be');
     await expect(page.getByRole('status')).toContainText(/product/);
     await watch.fits();

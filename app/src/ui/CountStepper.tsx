@@ -19,6 +19,9 @@ interface CountStepperProps {
   mostWhy?: string;
 }
 
+/** What a thumb hits. */
+const TARGET_PX = 48;
+
 /** A number of things: one less, one more, or typed, as 58 taps from 77 to 19 are none. What cannot be stays typed and is told. */
 export function CountStepper({ label, count, of, least = 0, most = Infinity, onCount, mostWhy }: CountStepperProps) {
   const [typed, setTyped] = useState<string>();
@@ -50,14 +53,13 @@ export function CountStepper({ label, count, of, least = 0, most = Infinity, onC
             aria-label={label}
             aria-invalid={fault !== undefined || undefined}
             value={typed ?? (count === undefined ? '' : String(count))}
-            placeholder={count === undefined ? '0' : undefined}
             onChangeText={type}
             onBlur={() => fault === undefined && setTyped(undefined)}
             selectTextOnFocus
             inputMode="numeric"
             autoComplete="off"
             className="h-full text-right font-bold text-lead text-ink"
-            style={{ width: 12 + 12 * Math.max(2, (typed ?? String(now)).length) }}
+            style={{ width: Math.max(TARGET_PX, 12 + 12 * (typed ?? String(now)).length) }}
           />
           <Words size="lead" weight={700}>
             {of}

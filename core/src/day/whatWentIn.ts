@@ -11,12 +11,13 @@ export function withWhatWentIn<Of extends Pick<Batch, 'id' | 'uses'>>(
   batches: readonly Of[],
   records: readonly Pick<BatchRecord, 'batchId' | 'crop' | 'massKg'>[],
 ): Of[] {
-  const told = new Map(
-    records.flatMap((record) => (record.batchId === null ? [] : [[record.batchId, record] as const])),
-  );
+  const told = new Map<string, Pick<BatchRecord, 'crop' | 'massKg'>>();
+  for (const { batchId, crop, massKg } of records) {
+    if (batchId !== null) told.set(batchId, { crop, massKg: massKg + (told.get(batchId)?.massKg ?? 0) });
+  }
   return batches.map((batch) => {
-    const record = told.get(batch.id);
-    return record ? { ...batch, uses: atMost(batch.uses, record) } : batch;
+    const wentIn = told.get(batch.id);
+    return wentIn ? { ...batch, uses: atMost(batch.uses, wentIn) } : batch;
   });
 }
 

@@ -66,7 +66,7 @@ export interface JarsFileChoices {
   /** Products it named itself, by what the file calls them. */
   readonly products?: Readonly<Record<string, ProductId>>;
   /** Products by any name, the best match first: what a name that is none may have meant. */
-  readonly search?: (name: string) => readonly ProductRow[];
+  readonly search: (name: string) => readonly ProductRow[];
   /** The same words give the same id: a file put in twice is known. */
   readonly idOf: (words: string) => string;
 }
@@ -139,7 +139,7 @@ function readRow(
   const called = whatIs(cell('product'), { recipe: cell('card'), crop: cell('crop') });
   const { product } = called ?? {};
   if (product === undefined) {
-    const meant = choices.search?.(cell('product'))[0]?.product as ProductId | undefined;
+    const meant = choices.search(cell('product'))[0]?.product as ProductId | undefined;
     faults.push({
       column: 'product',
       says: cell('product') === '' ? 'is missing' : 'is not a product of the handbook',

@@ -11,6 +11,9 @@ export type Ripeness = (typeof RIPENESSES)[number];
 export const PICK_SOURCES = ['garden', 'bought', 'given', 'foraged'] as const;
 export type PickSource = (typeof PICK_SOURCES)[number];
 
+/** Letters of an amount as it was told: more is not one amount. */
+export const MOST_TOLD = 80;
+
 /** Produce that came in on one occasion. `softKg` of it is ripe, sound and soft; mouldy or rotting produce is not logged. */
 export interface Pick {
   readonly id: string;

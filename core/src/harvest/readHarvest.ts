@@ -6,6 +6,7 @@ import { readAmount } from '../measure/readAmount';
 import { readNumber } from '../measure/readNumber';
 import { massOf } from './massOf';
 import { findOwnMeasure, type OwnMeasure } from './ownMeasure';
+import { MOST_TOLD } from './pick';
 
 export type HarvestReading =
   | { readonly kind: 'mass'; readonly massKg: number; readonly told: string }
@@ -54,7 +55,10 @@ export function readHarvest(
   if (masses.length === 0) return { kind: 'empty' };
   const whole = massOf({ value: masses.reduce((sum, { massKg }) => sum + massKg, 0), unit: 'kg' }, crop);
   if (whole.kind === 'refusal') return { kind: 'slip', sentence: whole.reason };
-  return { kind: 'mass', massKg: whole.massKg, told: masses.map(({ told }) => told).join(' and ') };
+  const told = masses.map((each) => each.told).join(' and ');
+  if (told.length > MOST_TOLD)
+    return { kind: 'slip', sentence: 'That is more than fits on a line: write it down in two.' };
+  return { kind: 'mass', massKg: whole.massKg, told };
 }
 
 function partsOf(typed: string): string[] {

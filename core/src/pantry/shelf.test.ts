@@ -126,3 +126,46 @@ test('two jams stand on two boards with their names, all jars on one of them, ea
     }),
   );
 });
+
+// What is drawn of a lot or a board stays as long as the same object comes; a stale one would show jars that are gone.
+test('what has not changed is the same object, and what has is never an old one', () => {
+  const kinds = USUAL_PLACES.map(({ id }) => id);
+  const anyLot = fc.record({ place: fc.constantFrom(...kinds), pint: fc.boolean(), month: fc.nat(20) });
+  const anyMove = fc.record({ lot: fc.nat(5), jars: fc.integer({ min: 1, max: 3 }) });
+  fc.assert(
+    fc.property(
+      fc.array(anyLot, { minLength: 1, maxLength: 6 }),
+      fc.array(anyMove, { maxLength: 12 }),
+      fc.constantFrom(12, 18),
+      (told, moves, months) => {
+        const lots = told.map(
+          ({ place, pint, month }, i) =>
+            ({
+              ...{ id: `lot ${i}`, product: 'applesauce', jar: pint ? 'pint' : 'quart', place, seal: 'sealed' },
+              ...{ madeAt: month * 30 * DAY, keepsUntil: (month + 12) * 30 * DAY, jarsBefore: 9 },
+            }) as JarLot,
+        );
+        const all = moves.map(({ lot, jars }, i) => ({
+          ...{ id: `move ${i}`, lotId: lots[lot % lots.length]!.id, kind: 'taken', jars, at: i },
+        })) as Parameters<typeof stockedLots>[1];
+        let before: StockedLot[] = [];
+        for (let told = 0; told <= all.length; told++) {
+          const now = stockedLots(lots, all.slice(0, told), USUAL_PLACES, months as 12);
+          // Reckoned anew from copies, of which nothing is known.
+          const anew = stockedLots(structuredClone(lots), all.slice(0, told), USUAL_PLACES, months as 12);
+          expect(now).toEqual(anew);
+          const groups = shelfGroups(now);
+          expect(groups).toEqual(shelfGroups(anew));
+          for (const lot of now) {
+            const same = before.find(({ id }) => id === lot.id);
+            if (same?.jars === lot.jars) expect(lot).toBe(same);
+          }
+          const again = shelfGroups(now);
+          for (const [i, group] of groups.entries()) expect(again[i]).toBe(group);
+          before = now;
+        }
+      },
+    ),
+    { numRuns: 60 },
+  );
+});

@@ -41,7 +41,7 @@ test('in a product by a formula what is added is the formula, and not added twic
   expect(learnYields([jam], NOW).addedOf('damson', 'jam-with-pectin')).toBe(0);
 });
 
-test('the close of a batch begins with what its jars likely took, and teaches nothing when it is taken as it stands', () => {
+test('the close of a batch begins with what its jars likely took, and moves nothing when it is taken as it stands', () => {
   const batch = (setApartLb: number, jars: number): Batch =>
     ({
       product: 'tomatoes-crushed',

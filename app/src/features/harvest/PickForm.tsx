@@ -3,6 +3,7 @@ import { CARDS } from '@hoddle/core/handbook/cards';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { keepsDays, placesFor } from '@hoddle/core/harvest/keeping';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
+import { endsBare, mayGoOn } from '@hoddle/core/harvest/sumOfMeasures';
 import { UNITS } from '@hoddle/core/measure/amount';
 import { estimateJars, productsFrom } from '@hoddle/core/yields/estimateJars';
 import { useState } from 'react';
@@ -24,15 +25,7 @@ import { PLACE_NAMES } from './keepingWords';
 import { MorePick } from './MorePick';
 import { OtherMeasures } from './OtherMeasures';
 import { UnitKeys } from './UnitKeys';
-import {
-  type DraftReading,
-  endsBare,
-  type PickDraft,
-  pickFrom,
-  readDraft,
-  usePickEntry,
-  withAnd,
-} from './usePickEntry';
+import { type DraftReading, type PickDraft, pickFrom, readDraft, usePickEntry, withAnd } from './usePickEntry';
 
 interface PickFormProps {
   title: string;
@@ -119,7 +112,7 @@ export function PickForm({ title, first, keyWords, backTo, onSave }: PickFormPro
           vessel={draft.vessel}
           ownMeasures={ownMeasures.filter(({ crop }) => crop === draft.crop)}
           onChoose={(vessel) => change({ vessel })}
-          onAnd={endsInAnd(draft[field]) ? undefined : () => change(withAnd(draft, field))}
+          onAnd={mayGoOn(draft[field]) ? () => change(withAnd(draft, field)) : undefined}
         />
         <Keypad onPress={press} />
         <Choice
@@ -243,10 +236,6 @@ function Outlook({
 /** A sum of several measures says its own; the key that is down stands for a bare figure. */
 function isWorded(typed: string): boolean {
   return typed.trim() !== '' && !endsBare(typed);
-}
-
-function endsInAnd(typed: string): boolean {
-  return typed.trim() === '' || /\band\s*$/i.test(typed);
 }
 
 /** Tomatoes are picked green too, before the frost; they are made into what has a recipe for green ones. */

@@ -3,7 +3,7 @@ import { checkPickDay } from '@hoddle/core/harvest/checkPickDay';
 import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Pick as HarvestPick, type PickSource, type Place } from '@hoddle/core/harvest/pick';
 import { type LotRipeness } from '@hoddle/core/harvest/keeping';
-import { severalOf } from '@hoddle/core/harvest/severalOf';
+import { goneOn, toldIn } from '@hoddle/core/harvest/sumOfMeasures';
 import { readHarvest } from '@hoddle/core/harvest/readHarvest';
 import { type HarvestUnit, UNITS } from '@hoddle/core/measure/amount';
 import { useState } from 'react';
@@ -68,23 +68,14 @@ export function readDraft(draft: PickDraft, own: readonly OwnMeasure[], now: num
   return { kind: 'ready', massKg, softKg: Math.min(softKg, massKg), told, pickedAt };
 }
 
-/** What is typed last names no measure: the one whose key is down is meant. */
-const BARE_END = /(?:^|\band\b)\s*[\d.,/¼½¾⅓⅔⅛⅜⅝⅞\s]*[\d¼½¾⅓⅔⅛⅜⅝⅞]\s*$/i;
-
-export function endsBare(typed: string): boolean {
-  return BARE_END.test(typed);
-}
-
-/** A figure typed with the keys is one of the vessel that was named; words typed by hand stand for themselves. */
+/** A figure typed with the keys is one of the vessel that was named. */
 function inVessel(typed: string, { vessel }: PickDraft): string {
-  return vessel.trim() !== '' && endsBare(typed) ? `${typed.trimEnd()} ${vessel}` : typed;
+  return toldIn(typed, vessel.trim());
 }
 
-/** "3" bags with the key of pounds pressed next: "3 gallon bags and ", to be gone on with in another measure. */
+/** What is typed goes on in another measure. */
 export function withAnd(draft: PickDraft, of: 'amount' | 'soft'): Partial<PickDraft> {
-  const typed = draft[of].trim();
-  const told = endsBare(typed) ? `${typed} ${severalOf(draft.vessel.trim() || UNITS[draft.unit].one)}` : typed;
-  return { [of]: `${told} and `, vessel: '' };
+  return { [of]: goneOn(draft[of], draft.vessel.trim() || UNITS[draft.unit].one), vessel: '' };
 }
 
 /** The pick a ready draft stands for. */

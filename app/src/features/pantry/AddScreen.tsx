@@ -34,8 +34,8 @@ export function AddScreen() {
   const [place, setPlace] = useState(shelves[0]?.id ?? 'shelf');
   const product = (productCalled(food) ?? findProduct(food))?.product as ProductId | undefined;
   const day = readDay(made, { dayFirst: household.units === 'metric', now });
-  const search = useProductSearch();
-  const offered = product || food.trim() === '' ? [] : (search?.(food, 5) ?? []);
+  const { search } = useProductSearch();
+  const offered = product || food.trim() === '' ? [] : search(food, 5);
   const save = () => {
     setAsked(true);
     if (!product || day.kind === 'fault') return;

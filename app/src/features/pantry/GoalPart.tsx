@@ -44,7 +44,7 @@ export function GoalPart({
       <CountStepper
         label={`${several} wanted`}
         count={jars ?? undefined}
-        of={jars === 1 ? one : several}
+        of={jars === null ? `${several}, not said` : jars === 1 ? one : several}
         most={MOST_JARS}
         onCount={(wanted) => change({ jars: wanted === 0 ? null : wanted })}
       />

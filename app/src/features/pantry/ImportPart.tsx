@@ -77,7 +77,7 @@ function Preview({ file, onLeave }: { file: ChosenFile; onLeave: () => void }) {
   const [columns, setColumns] = useState<Partial<Record<JarColumn, number>>>({});
   const [products, setProducts] = useState<Readonly<Record<string, ProductId>>>({});
   const [done, setDone] = useState<number>();
-  const search = useProductSearch();
+  const { search } = useProductSearch();
   const read = useMemo(
     () =>
       readJarsCsv(file.text, {
@@ -87,7 +87,7 @@ function Preview({ file, onLeave }: { file: ChosenFile; onLeave: () => void }) {
         columns,
         products,
         idOf: idOfWords,
-        ...(search && { search }),
+        search,
       }),
     [file.text, household.places, household.units, now, columns, products, search],
   );

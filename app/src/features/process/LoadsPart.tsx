@@ -26,7 +26,7 @@ interface LoadsPartProps {
 }
 
 /** More than this in one day is a slip of the finger. */
-const MOST_JARS = 150;
+const MOST_A_DAY = 150;
 
 /** How many jars in how many canner loads: full ones with the rest in the last, or evened out. */
 export function LoadsPart({
@@ -56,7 +56,7 @@ export function LoadsPart({
         count={jars}
         of={jars === 1 ? JARS[jar].one : JARS[jar].several}
         least={1}
-        most={MOST_JARS}
+        most={MOST_A_DAY}
         onCount={onJars}
       />
       <View className="flex-row flex-wrap gap-x-4 gap-y-2" role="list" aria-label={`${count}: ${loads.join(', ')}`}>

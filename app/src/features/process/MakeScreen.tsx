@@ -204,10 +204,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                   {draft.moreKg > CRUMB_KG && (
                     <Words weight={700} className="pb-1">
                       About {mass(draft.moreKg)} more{' '}
-                      {draft.moreKg > CRUMB_KG && isThere
-                        ? 'would make it likely'
-                        : 'are needed: pick or buy them first'}
-                      .
+                      {isThere ? 'would make it likely.' : 'are needed: pick or buy them first.'}
                     </Words>
                   )}
                   <ProduceBar hue={colours.hue} softKg={item.softKg} usedKg={draft.usedKg} totalKg={item.massKg} />

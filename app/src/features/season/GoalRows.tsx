@@ -1,6 +1,7 @@
 import { type ReportedGoal } from '@hoddle/core/season/seasonReport';
 import { productRow } from '@hoddle/core/handbook/products';
 import { useId } from 'react';
+import { spanWords } from '@hoddle/core/yields/spanWords';
 import { View } from 'react-native';
 import Svg, { Defs, Rect } from 'react-native-svg';
 import { useMassWords } from '@/store/useUnits';
@@ -24,7 +25,8 @@ export function GoalRows({ goals }: { goals: readonly ReportedGoal[] }) {
         const { product, jar, want, have, planned, range, priority } = goal;
         const short = shortOf(goal);
         const why = shortWords(goal, mass);
-        const span = range.p10 < range.p90 ? ` (8 in 10: ${range.p10} to ${range.p90})` : '';
+        const span = spanWords(range);
+        const inTen = span === undefined ? '' : ` (8 in 10: ${span})`;
         return (
           <View role="listitem" key={`${product} ${jar}`}>
             <RowLink
@@ -43,7 +45,7 @@ export function GoalRows({ goals }: { goals: readonly ReportedGoal[] }) {
                 </View>
                 <GoalBar goal={goal} />
                 <Words size="label" tone="ink-2">
-                  {want} wanted: {have} here, {planned} planned{planned > 0 ? span : ''}
+                  {want} wanted: {have} here, {planned} planned{planned > 0 ? inTen : ''}
                   {short > 0 ? `, ${short} short` : ', full'}
                 </Words>
                 {why !== undefined && <Words size="label">{why}</Words>}

@@ -194,7 +194,7 @@ const JarsAnswer = memo(function JarsAnswer({ crop, massKg, product, jar }: Jars
         <Words size="figure" weight={800}>
           {countJars(estimate.jars.p50, jar)}
         </Words>{' '}
-        {spanWords(estimate.jars) ?? estimate.jars.p50}
+        {spanWords(estimate.jars) ?? ''}
       </Words>
       {estimate.jars.p90 > 0 && estimate.jars.p90 <= 80 && (
         <RangeJars

@@ -1,5 +1,5 @@
 import Search from 'lucide-react-native/icons/search';
-import { allProducts, type ProductId, type ProductRow } from '@hoddle/core/handbook/products';
+import { type ProductId, type ProductRow } from '@hoddle/core/handbook/products';
 import { cardsOf } from '@hoddle/core/handbook/cards';
 import { isOwnProduct } from '@hoddle/core/handbook/ownIds';
 import { searchNever } from '@hoddle/core/process/neverOnShelf';
@@ -28,9 +28,9 @@ export function TestedSearch({ typed, onType, chosen, leadsTo }: TestedSearchPro
   // What is typed shows at once; the list follows as soon as there is time, even on an old phone.
   const settled = useDeferredValue(typed);
   const own = useOwnRecipes();
-  const search = useProductSearch();
+  const { search, isWhole } = useProductSearch();
   const found = useMemo(
-    () => (search?.(settled) ?? allProducts()).filter(isListed),
+    () => search(settled).filter(isListed),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what lies beside the handbook is searched too
     [search, settled, own],
   );
@@ -66,7 +66,7 @@ export function TestedSearch({ typed, onType, chosen, leadsTo }: TestedSearchPro
           <RefusalPart refusal={{ reason: row.reason, instead: [...row.instead] }} altitudeFt={altitudeFt} />
         </View>
       ))}
-      {found.length === 0 && never.length === 0 && (
+      {isWhole && found.length === 0 && never.length === 0 && (
         <Words>
           Nobody tested that, as far as the handbook knows. Do not take another food’s time for it: eat it fresh, ask
           the local extension office, or write its page down under Our recipes.

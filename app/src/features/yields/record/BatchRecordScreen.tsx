@@ -26,7 +26,7 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
   const product = batch && findProduct(batch.product) ? batch.product : productsFrom(crop)[0]?.product;
   const learned = useLearned();
   // The middle of the plan: what was set apart is more, to be sure.
-  const usedKg = batch ? likelyInPot(batch, { learned }) : 0;
+  const usedKg = batch ? likelyInPot(batch, learned) : 0;
   const inUnit = unit === 'kg' ? usedKg : usedKg / KG_PER_LB;
   // Makes are bought by the case: what was told last is likely so again.
   const last = [...batchRecords].sort((a, b) => b.madeAt - a.madeAt)[0];
