@@ -51,7 +51,7 @@ export function ProductPart({ part, lots, several, quartPx, widthPx }: ProductPa
           {pressureOnly ? 'pressure only, ' : ''}
           {several ? `${crops}; ` : ''}
           <Words size="label" tone="cobalt" weight={600}>
-            from the {basis}
+            from the {onOneLine(basis)}
           </Words>
         </Words>
       </RowLink>
@@ -167,4 +167,9 @@ function SizeRow({ row, part: { made }, lots, quartPx }: SizeRowProps) {
       )}
     </RowLink>
   );
+}
+
+/** A whole number and its fraction are not parted: "5 1/2 quarts". */
+function onOneLine(words: string): string {
+  return words.replace(/(\d) (\d\/\d)/g, '$1\u00a0$2');
 }
