@@ -58,7 +58,7 @@ export function CountStepper({ label, count, of, least = 0, most = Infinity, onC
             selectTextOnFocus
             inputMode="numeric"
             autoComplete="off"
-            className="my-1 rounded-chip bg-plate text-center font-bold text-lead text-ink"
+            className="self-stretch bg-plate text-center font-bold text-lead text-ink"
             style={{ width: Math.max(TARGET_PX, 12 + 12 * (typed ?? String(now)).length) }}
           />
           <Words size="lead" weight={700}>
