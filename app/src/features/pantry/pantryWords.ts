@@ -35,7 +35,8 @@ export function keepsWords(lot: StockedLot, now: number): string {
   if (lot.seal !== 'sealed' && lot.placeKind === 'refrigerator') {
     if (past) return `past its use-by of ${dayAndDate(lot.keepsUntil)}: do not eat it`;
     const readyAt = readyFrom(lot);
-    const ready = readyAt > now ? `ready ${dayAndDate(readyAt)}, ` : '';
+    // What wants no waiting is ready when it is made, and is never said to be so later.
+    const ready = readyAt > Math.max(now, lot.madeAt) ? `ready ${dayAndDate(readyAt)}, ` : '';
     return `${ready}use by ${dayAndDate(lot.keepsUntil)}`;
   }
   return past ? 'past best, quality falling' : `best by ${monthAndYear(lot.keepsUntil)}`;
