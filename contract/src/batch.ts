@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { CARDS } from '@hoddle/core/handbook/cards';
+import { POT_OUTPUTS } from '@hoddle/core/recipe/potOutputs';
 import { COLD, METHODS } from '@hoddle/core/process/method';
 import { AltitudeFt } from './altitude';
 import { Crop, Jar, PackSchema, Product } from './crop';
@@ -47,6 +48,8 @@ export const PlannedLoadSchema = v.object({
 /** What a batch takes of one basket. */
 export const PickUseSchema = v.object({ pickId: Id, crop: v.optional(Crop), massKg: Kg, softKg: Kg });
 
+export const PotOutputSchema = v.picklist(POT_OUTPUTS, 'is nothing that a pot gives');
+
 /** The body of `POST /api/batches`. The minutes are held against the handbook by the server. */
 export const BatchSchema = v.object({
   id: Id,
@@ -70,6 +73,10 @@ export const BatchSchema = v.object({
   ingredients: v.optional(Ingredients),
   /** The batch whose unsealed jars are processed again in it. */
   againOf: v.optional(Id),
+  /** What is taken off its pot at a step of its own. */
+  gives: v.optional(v.pipe(v.array(PotOutputSchema), v.minLength(1), v.maxLength(POT_OUTPUTS.length))),
+  /** It is made of what another batch gives, and of no produce of its own. */
+  from: v.optional(v.object({ batchId: Id, kind: PotOutputSchema, crop: Crop })),
   uses: v.pipe(v.array(PickUseSchema), v.maxLength(200)),
   loads: v.pipe(
     v.array(PlannedLoadSchema),

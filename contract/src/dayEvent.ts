@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { BatchSchema, PickUseSchema, PlannedLoadSchema, RecipeId } from './batch';
+import { BatchSchema, PickUseSchema, PlannedLoadSchema, PotOutputSchema, RecipeId } from './batch';
 import { Day, Id, Time } from './id';
 
 const Name = v.pipe(v.string(), v.minLength(1, 'must not be empty'), v.maxLength(160, 'is too long'));
@@ -12,6 +12,13 @@ const Amount = v.pipe(
   v.number('must be a number'),
   v.minValue(0, 'must be 0 or more'),
   v.maxValue(1_000, 'is too much'),
+);
+
+/** Of what a pot gives, in millilitres. */
+const Volume = v.pipe(
+  v.number('must be a number'),
+  v.minValue(0, 'must be 0 or more'),
+  v.maxValue(200_000, 'is more than a kitchen boils'),
 );
 
 const Order = v.object({ startAt: Times, cannerOf: v.record(Id, Id), endAt: Time });
@@ -50,6 +57,14 @@ export const DayEventSchema = v.variant('type', [
     loadIds: v.optional(v.pipe(v.array(Id), v.minLength(1, 'must name a load'), v.maxLength(60))),
     amount: Amount,
     left: v.optional(v.pipe(v.array(PickUseSchema), v.maxLength(200))),
+  }),
+  v.object({
+    ...common,
+    type: v.literal('output-measured'),
+    batchId: Id,
+    taskId: TaskId,
+    kind: PotOutputSchema,
+    volumeMl: Volume,
   }),
   v.object({
     ...common,

@@ -12,6 +12,7 @@ import { cropCard } from '../yields/cardForCrop';
 import { pickedKgPerBatch } from '../yields/pickedKg';
 import { type LearnedYields } from '../yields/yieldModel';
 import { type Batch, cardOf, cardOfLoad, jarsOf, mainCropOf, massKgOf, type PlannedLoad } from './batch';
+import { stepsOfBatch } from './daySequence';
 
 /** What one load of a batch takes: its pots are its own. */
 export interface LoadAmounts {
@@ -53,7 +54,7 @@ export interface AmountsGround {
  */
 export function amountsOfBatch(batch: Batch, ground: AmountsGround = {}): BatchAmounts | undefined {
   const { learned, records = [], measured = [] } = ground;
-  const own = batch.againOf === undefined ? cardOf(batch) : undefined;
+  const own = batch.againOf === undefined ? cardFrom(batch) : undefined;
   const jars = jarsOf(batch);
   if (!own || jars <= 0) return undefined;
   const card = columnFor(withoutLeftOut(own, batch), [{ jar: batch.jar, count: jars }]);
@@ -84,6 +85,14 @@ export function amountsOfBatch(batch: Batch, ground: AmountsGround = {}): BatchA
     return { loadId: load.id, firstPot: first, amounts: own };
   });
   return { card, loads, pots, lines: summedUp(loads.map(({ amounts }) => amounts)) };
+}
+
+/** Its card; of one that begins with what another pot gave what still goes in. */
+function cardFrom(batch: Batch): Card | undefined {
+  const card = cardOf(batch);
+  if (!card || !batch.from) return card;
+  const entries = stepsOfBatch(batch).map(({ entry }) => entry);
+  return { ...card, ingredients: card.ingredients.filter(({ into }) => entries.includes(into)) };
 }
 
 /** A step that is left out takes nothing: its water and salt are in no list. What is cut there goes on to the jars. */

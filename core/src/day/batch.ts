@@ -3,6 +3,7 @@ import { type CropId } from '../handbook/crops';
 import { type ProduceId } from '../handbook/produce';
 import { type PickUse } from '../harvest/pick';
 import { mainLine } from '../recipe/cardCrops';
+import { type PotOutput } from '../recipe/potOutputs';
 import { recipeName } from '../recipe/recipeName';
 import { cardOfBatch } from '../yields/cardForCrop';
 import { type JarSize } from '../handbook/jars';
@@ -20,6 +21,13 @@ export interface PlannedLoad {
   readonly recipe?: string;
   /** It goes into the canner with this load of another batch: the cook asked for it. */
   readonly withLoadId?: string;
+}
+
+/** The pot that a batch is taken from. */
+export interface FromPot {
+  readonly batchId: string;
+  readonly kind: PotOutput;
+  readonly crop: ProduceId;
 }
 
 /** Produce that becomes jars of one product, in one or more canner loads. */
@@ -52,6 +60,10 @@ export interface Batch {
   readonly ingredients?: readonly string[];
   /** The batch whose unsealed jars are processed again in it: their contents reheated, in clean hot jars with new lids. */
   readonly againOf?: string;
+  /** What is taken off its pot at a step of its own, and becomes something else. */
+  readonly gives?: readonly PotOutput[];
+  /** It is made of what another batch gives, and of no produce of its own: it begins when that is taken off. */
+  readonly from?: FromPot;
   readonly uses: readonly PickUse[];
   readonly loads: readonly PlannedLoad[];
 }
@@ -79,7 +91,9 @@ export function mainCropOf({
   product,
   recipe,
   uses,
-}: Pick<Batch, 'product' | 'recipe' | 'uses'>): ProduceId | undefined {
+  from,
+}: Pick<Batch, 'product' | 'recipe' | 'uses' | 'from'>): ProduceId | undefined {
+  if (from) return from.crop;
   const crops = uses.flatMap(({ crop }) => crop ?? []);
   const card = cardOfBatch(product, recipe, crops[0]);
   const leads = card && mainLine(card)?.crops;
@@ -87,13 +101,13 @@ export function mainCropOf({
 }
 
 /** The card a batch is made by; undefined where none may be offered. */
-export function cardOf(batch: Pick<Batch, 'product' | 'recipe' | 'uses'>): Card | undefined {
-  return cardOfBatch(batch.product, batch.recipe, batch.uses[0]?.crop);
+export function cardOf(batch: Pick<Batch, 'product' | 'recipe' | 'uses' | 'from'>): Card | undefined {
+  return cardOfBatch(batch.product, batch.recipe, batch.from?.crop ?? batch.uses[0]?.crop);
 }
 
 /** The card one load of a batch is made by: of several fillings its own. */
 export function cardOfLoad(
-  batch: Pick<Batch, 'product' | 'recipe' | 'uses'>,
+  batch: Pick<Batch, 'product' | 'recipe' | 'uses' | 'from'>,
   { recipe }: Pick<PlannedLoad, 'recipe'>,
 ): Card | undefined {
   return recipe === undefined ? cardOf(batch) : cardOf({ ...batch, recipe });
@@ -105,7 +119,7 @@ export function cardOfLoad(
  * @param load undefined for the batch as a whole
  */
 export function nameOf(
-  batch: Pick<Batch, 'product' | 'recipe' | 'uses'> & Partial<Pick<Batch, 'loads'>>,
+  batch: Pick<Batch, 'product' | 'recipe' | 'uses' | 'from'> & Partial<Pick<Batch, 'loads'>>,
   load?: Pick<PlannedLoad, 'recipe'>,
 ): string {
   if (load?.recipe !== undefined) return recipeName({ product: batch.product, recipe: load.recipe });

@@ -4,8 +4,9 @@ import { usualPack } from '../handbook/usualPack';
 import { type PickUse } from '../harvest/pick';
 import { findProcess, type HouseholdPages } from '../process/findProcess';
 import { type Method } from '../process/method';
+import { type PotOutput } from '../recipe/potOutputs';
 import { plannedProcess } from '../process/plannedProcess';
-import { type Batch, cardOf } from './batch';
+import { type Batch, cardOf, type FromPot } from './batch';
 
 /** What a cook wants to make, before its time is looked up. */
 export interface BatchWish {
@@ -21,6 +22,8 @@ export interface BatchWish {
   /** A load of another batch that the last one goes in with. */
   readonly withLoadId?: string;
   readonly uses: readonly PickUse[];
+  readonly gives?: readonly PotOutput[];
+  readonly from?: FromPot;
   readonly startAt: number;
 }
 
@@ -30,7 +33,7 @@ export interface BatchWish {
  * @param newId makes the id of the batch and of each load, from a word that tells them apart
  */
 export function batchOf(
-  { product, recipe, without, jar, method, cannerId, loads, withLoadId, uses, startAt }: BatchWish,
+  { product, recipe, without, jar, method, cannerId, loads, withLoadId, uses, gives, from, startAt }: BatchWish,
   { altitudeFt }: { readonly altitudeFt: number | null },
   pages: HouseholdPages,
   newId: (of: string) => string,
@@ -39,12 +42,14 @@ export function batchOf(
   const question = { product: product.product, pack: usualPack(product), jar, method, altitudeFt };
   const tested = findProcess(question, pages);
   if (tested.kind === 'refusal') return undefined;
-  const card = cardOf({ product: product.product, uses })?.card;
+  const card = cardOf({ product: product.product, uses, ...(from && { from }) })?.card;
   return {
     ...question,
     id: newId('batch'),
     ...((recipe ?? card) !== undefined && { recipe: recipe ?? card }),
     ...(without && without.length > 0 && { without }),
+    ...(gives && gives.length > 0 && { gives }),
+    ...(from && { from }),
     processMinutes: plannedProcess(tested).minutes,
     ...(tested.pressurePsi !== undefined && { pressurePsi: tested.pressurePsi }),
     cannerId,

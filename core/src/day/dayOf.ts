@@ -8,6 +8,7 @@ import { KG_PER_LB } from '../measure/amount';
 import { printFraction } from '../measure/fraction';
 import { type Range } from '../measure/range';
 import { mainLine } from '../recipe/cardCrops';
+import { outputRule, type PotOutput } from '../recipe/potOutputs';
 import { cardForCrop } from '../yields/cardForCrop';
 import {
   type Batch,
@@ -191,6 +192,9 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
     ...batch.loads.flatMap((load) => {
       const own = new Chain(kitchen, { batchId: batch.id, loadId: load.id }, made);
       const part = { key: load.id, share: load.jars / jarsOf(batch), jars: load.jars, batch };
+      const pot = takenFrom(batch, batches);
+      // Juice stands two hours and no longer, what waits for a second load is kept hot. Handbook steps.
+      if (pot !== undefined) own.require({ task: pot, ...(load === batch.loads[0] && { maxLag: CUT_HOLD_MIN }) });
       for (const step of preparing.slice(lastLong + 1)) own.add(step, { ...part, kind: 'prepare' });
       own.join();
       own.require({ task: ready.id });
@@ -209,12 +213,30 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
   ];
 }
 
+/** The step at which the pot that a batch begins with is taken off; undefined where that is no part of this day. */
+function takenFrom({ from }: Batch, batches: readonly Batch[]): string | undefined {
+  const pot = from && batches.find(({ id }) => id === from.batchId);
+  return pot && stepTakenOff(pot, from.kind);
+}
+
+/** The id of the task at which a batch gives something off: once for all its loads. */
+export function stepTakenOff(batch: Batch, kind: PotOutput): string | undefined {
+  const { step } = outputRule(kind);
+  return stepsOfBatch(batch).some(({ entry }) => entry === step) ? `${step} ${batch.id}` : undefined;
+}
+
 /**
- * The last step that is made once for the whole batch: a long wait; where one covering liquid goes over several fillings, all
+ * The last step that is made once for the whole batch: a long wait; where something is taken off its pot, all up to there; where one covering liquid goes over several fillings, all
  * before the jars; where steps go on side by side, all up to where they meet.
  */
-function lastMadeOnce({ loads }: Batch, preparing: readonly DayStep[]): number {
+function lastMadeOnce({ loads, gives = [] }: Batch, preparing: readonly DayStep[]): number {
   if (loads.some(({ recipe }) => recipe !== undefined)) return preparing.length - 1;
+  const takenOff = gives.map((kind) => outputRule(kind).step);
+  const lastTaken = preparing.findLastIndex(({ entry }) => takenOff.includes(entry));
+  return Math.max(lastTaken, lastWaited(preparing));
+}
+
+function lastWaited(preparing: readonly DayStep[]): number {
   const long = preparing.findLastIndex(({ step }) => isLongWait(step));
   const meeting = preparing.findLastIndex(({ after }) => after !== undefined);
   return long < 0 ? long : Math.max(long, meeting);

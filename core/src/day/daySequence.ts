@@ -1,5 +1,6 @@
 import { type Card, type CardStep } from '../handbook/cards/card';
 import { type Step, stepOf } from '../handbook/steps';
+import { outputRule, type PotOutput } from '../recipe/potOutputs';
 import { type Batch, cardOf } from './batch';
 import { isLongWait } from './longWait';
 
@@ -37,11 +38,30 @@ export function daySequence(card: Card, without: readonly string[] = usuallyWith
   return all.slice(lastMadeBefore(all) + 1);
 }
 
-/** The steps of a batch: those of its card, or of processing unsealed jars again. */
-export function stepsOfBatch(batch: Pick<Batch, 'product' | 'recipe' | 'without' | 'uses' | 'againOf'>): DayStep[] {
+/**
+ * The steps of a batch: those of its card, or of processing unsealed jars again. What its pot gives is taken off at a step of
+ * its own; what another pot gave begins where its card goes on from there.
+ */
+export function stepsOfBatch(
+  batch: Pick<Batch, 'product' | 'recipe' | 'without' | 'uses' | 'againOf' | 'gives' | 'from'>,
+): DayStep[] {
   if (batch.againOf !== undefined) return [...AGAIN];
   const card = cardOf(batch);
-  return card ? daySequence(card, batch.without) : [plain('wash'), plain('fill')];
+  if (!card) return [plain('wash'), plain('fill')];
+  const steps = daySequence(card, batch.without);
+  if (batch.from) return stepsFrom(steps, batch.from.kind);
+  return (batch.gives ?? []).reduce(withTakingOff, steps);
+}
+
+function stepsFrom(steps: readonly DayStep[], kind: PotOutput): DayStep[] {
+  const { beginsAt } = outputRule(kind);
+  return steps.slice(steps.findIndex(({ entry }) => entry === beginsAt));
+}
+
+function withTakingOff(steps: DayStep[], kind: PotOutput): DayStep[] {
+  const { step, before } = outputRule(kind);
+  const at = steps.findIndex(({ entry }) => entry === before);
+  return at < 0 ? steps : [...steps.slice(0, at), plain(step), ...steps.slice(at)];
 }
 
 /** The steps of a card that are over before its day begins, the long wait last; none for most. */

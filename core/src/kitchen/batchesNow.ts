@@ -12,7 +12,7 @@ type Change = Extract<DayEvent, { type: 'loads-changed' }>;
 /**
  * The batches as they stand: loads changed on the day (more jars, fewer, a product dropped) as they were told last, fruit that
  * was added or stayed over at the gate, another card. A load that went into a canner stays, whoever dropped it and when; a batch of which no load is
- * left is gone, and its produce on hand again. What is still to be processed goes by the table as it is now.
+ * left is gone, and its produce on hand again, and with it what was to be made of its pot. What is still to be processed goes by the table as it is now.
  */
 export function batchesNow(
   batches: readonly Batch[],
@@ -20,7 +20,17 @@ export function batchesNow(
   events: readonly KitchenEvent[],
   ground: TableGround,
 ): Batch[] {
-  return byTheTable(asTold(batches, dayEvents, events), events, ground);
+  return byTheTable(withTheirPots(asTold(batches, dayEvents, events), dayEvents), events, ground);
+}
+
+/** What begins with another batch's pot is gone with that batch, unless the juice was taken off before. */
+function withTheirPots(batches: readonly Batch[], dayEvents: readonly DayEvent[]): readonly Batch[] {
+  if (batches.every(({ from }) => !from)) return batches;
+  const there = new Set(batches.map(({ id }) => id));
+  const takenOff = new Set(
+    standing(dayEvents).flatMap((event) => (event.type === 'output-measured' ? [event.batchId] : [])),
+  );
+  return batches.filter(({ from }) => !from || there.has(from.batchId) || takenOff.has(from.batchId));
 }
 
 function asTold(

@@ -1,5 +1,6 @@
 import { type Batch, type PlannedLoad } from '../day/batch';
 import { type PickUse } from '../harvest/pick';
+import { type PotOutput } from '../recipe/potOutputs';
 import { inOrderOnce } from './kitchenEvent';
 
 /** The order in which a day is to be done: what both screens of a kitchen go by. Times are epoch milliseconds. */
@@ -30,6 +31,12 @@ export interface Measured {
   readonly left?: readonly PickUse[];
 }
 
+/** How much of it came off. */
+export interface OutputMeasured {
+  readonly kind: PotOutput;
+  readonly volumeMl: number;
+}
+
 /** What happened on a preserving day besides its loads. `day` is the date of its first batch: "2026-08-29". */
 export type DayEvent = { readonly id: string; readonly day: string; readonly at: number } & (
   | { readonly type: 'day-started'; readonly order: DayOrder; readonly aim: DayAim }
@@ -44,6 +51,8 @@ export type DayEvent = { readonly id: string; readonly day: string; readonly at:
   /** A call that no other tap answers: stirred, looked at the thermometer. */
   | { readonly type: 'alarm-answered'; readonly alarmId: string }
   | ({ readonly type: 'measured'; readonly batchId: string; readonly taskId: string } & Measured)
+  /** What was taken off the pot of a batch, in millilitres; 0 where there was none worth taking. */
+  | ({ readonly type: 'output-measured'; readonly batchId: string; readonly taskId: string } & OutputMeasured)
   | {
       readonly type: 'loads-changed';
       readonly batchId: string;

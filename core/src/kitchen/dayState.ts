@@ -106,6 +106,7 @@ function step(state: DayState, event: DayEvent): DayState {
       return { ...state, closedAt: event.at };
     // What they say of batches and their loads is read by batchesNow and measuredNow.
     case 'measured':
+    case 'output-measured':
     case 'loads-changed':
     case 'produce-added':
     case 'recipe-changed':

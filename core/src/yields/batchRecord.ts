@@ -17,6 +17,10 @@ export const FAULTS = [
 ] as const;
 export type Fault = (typeof FAULTS)[number];
 
+/** Where peels, cores and pulp go. */
+export const TRIMMINGS_TO = ['kept', 'animals', 'compost'] as const;
+export type TrimmingsTo = (typeof TRIMMINGS_TO)[number];
+
 /** What became of a batch, as the cook wrote it down: produce in, jars out. */
 export interface BatchRecord {
   readonly id: string;
@@ -42,16 +46,29 @@ export interface BatchRecord {
   /** Brine or syrup that was left, for another product. */
   readonly leftoverMl: number;
   readonly faults: readonly Fault[];
+  /**
+   * What else came of it, each as it was measured; null for what nobody measured: it is never worked out from the rest. Juice
+   * that was ladled off; peels, cores and pulp; what cooked off.
+   */
+  readonly juiceMl: number | null;
+  readonly trimmingsKg: number | null;
+  readonly cookedOffMl: number | null;
+  /** Where peels, cores and pulp went; null where nobody told. */
+  readonly trimmingsTo: TrimmingsTo | null;
   /** False where the cook says that this one tells nothing: a jar broke, half was eaten. */
   readonly learnFrom: boolean;
 }
 
-/** What a record says of makes and faults where nothing was told. */
+/** What a record says of makes, of faults and of what else came of it where nothing was told. */
 export const NOTHING_MORE = {
   jarMake: '',
   lidMake: '',
   leftoverMl: 0,
   faults: [],
+  juiceMl: null,
+  trimmingsKg: null,
+  cookedOffMl: null,
+  trimmingsTo: null,
 } as const satisfies Partial<BatchRecord>;
 
 const ML_PER_QUART = 4 * ML_PER_CUP;

@@ -7,6 +7,7 @@ import { insertParts } from '../db/insertParts';
 import { type Database } from '../db/openDatabase';
 import { lotRow, movementRow } from '../db/pantryRows';
 import { columnsOf } from '../db/plainRows';
+import { batchRow } from '../db/rowForms';
 import { SUM, sumOfRow } from '../db/rowSum';
 import { type DayEventRow, type Table, type Tables } from '../db/tables';
 
@@ -67,21 +68,7 @@ export async function insertHousehold(tables: Tables, data: BackupData, transact
   await insertRows(tables.lotChanges, data.lotChanges, transaction);
   await insertRows(tables.ownMeasures, data.ownMeasures, transaction);
   const batches = data.batches as Batch[];
-  const rows = batches.map(
-    ({
-      uses: _,
-      loads: __,
-      ingredients = null,
-      pressurePsi = null,
-      againOf = null,
-      recipe = null,
-      without = null,
-      ...row
-    }) => {
-      return { ...row, ingredients, pressurePsi, againOf, recipe, without };
-    },
-  );
-  await insertRows(tables.batches, rows, transaction);
+  await insertRows(tables.batches, batches.map(batchRow), transaction);
   await insertParts(tables, batches, transaction);
   await insertRows(tables.batchRecords, data.batchRecords, transaction);
   const events = data.events.map(({ id, loadId, type, at, ...detail }) => ({ id, loadId, type, at, detail }));

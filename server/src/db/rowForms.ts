@@ -114,6 +114,8 @@ export function batchOf({
   againOf,
   recipe,
   without,
+  gives,
+  from,
   ...batch
 }: BatchRow): Omit<Batch, 'uses' | 'loads'> {
   return {
@@ -123,7 +125,16 @@ export function batchOf({
     ...(againOf !== null && { againOf }),
     ...(recipe !== null && { recipe }),
     ...(without !== null && { without }),
+    ...(gives && { gives }),
+    ...(from && { from }),
   };
+}
+
+/** The row of a batch, without what it takes and its loads. */
+export function batchRow({ uses: _, loads: __, ...batch }: Batch): BatchRow {
+  const { ingredients = null, pressurePsi = null, againOf = null, recipe = null, without = null } = batch;
+  const { gives = null, from = null, planned: ___, untested: ____, ...own } = batch;
+  return { ...own, ingredients, pressurePsi, againOf, recipe, without, gives, from };
 }
 
 /** Batches as they were planned, with what they take and their loads in order. */

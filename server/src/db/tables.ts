@@ -43,8 +43,10 @@ export interface HouseholdRow {
 }
 export type BatchRow = Omit<
   Batch,
-  'uses' | 'loads' | 'ingredients' | 'pressurePsi' | 'againOf' | 'recipe' | 'without'
+  'uses' | 'loads' | 'ingredients' | 'pressurePsi' | 'againOf' | 'recipe' | 'without' | 'gives' | 'from'
 > & {
+  gives: Batch['gives'] | null;
+  from: Batch['from'] | null;
   recipe: string | null;
   without: readonly string[] | null;
   againOf: string | null;
@@ -267,6 +269,10 @@ export function defineTables(sequelize: Sequelize): Tables {
       lidMake: STRING,
       leftoverMl: DOUBLE,
       faults: JSON,
+      juiceMl: DOUBLE,
+      trimmingsKg: DOUBLE,
+      cookedOffMl: DOUBLE,
+      trimmingsTo: STRING,
       learnFrom: BOOLEAN,
     }),
     batches: table('batches', {
@@ -284,6 +290,8 @@ export function defineTables(sequelize: Sequelize): Tables {
       againOf: STRING,
       recipe: STRING,
       without: JSON,
+      gives: JSON,
+      from: { type: JSON, field: 'from_pot' },
     }),
     uses: table('batch_uses', {
       batchId: { type: STRING, primaryKey: true },

@@ -7,6 +7,7 @@ import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { hostOf } from '@hoddle/core/day/sharedLoad';
 import { mixedLoad } from '@hoddle/core/process/mixedLoad';
 import { insertParts } from '../db/insertParts';
+import { batchRow } from '../db/rowForms';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { CRUMB_KG, lotsOf, readBook } from '../db/produceBook';
@@ -29,14 +30,15 @@ export function batchesRoute(db: Database): Router {
       const { id } = req.params;
       await db.write(async (transaction) => {
         const { loads, uses, batches, events } = db.tables;
-        const ids = (await loads.findAll({ where: { batchId: id }, transaction })).map(
-          (load) => load.get('id') as string,
-        );
+        // What was to be made of its pot goes with it.
+        const all = (await batches.findAll({ transaction })).map((row) => row.get({ plain: true }));
+        const batchId = [id, ...all.filter(({ from }) => from?.batchId === id).map((own) => own.id)];
+        const ids = (await loads.findAll({ where: { batchId }, transaction })).map((load) => load.get('id') as string);
         const begun = await events.count({ where: { loadId: ids }, transaction });
         if (begun > 0) throw new Problem(409, 'begun', 'A load of this batch is already in the canner, so it stays.');
-        await loads.destroy({ where: { batchId: id }, transaction });
-        await uses.destroy({ where: { batchId: id }, transaction });
-        await batches.destroy({ where: { id }, transaction });
+        await loads.destroy({ where: { batchId }, transaction });
+        await uses.destroy({ where: { batchId }, transaction });
+        await batches.destroy({ where: { id: batchId }, transaction });
       });
       res.status(204).end();
     });
@@ -76,13 +78,10 @@ async function holdAgainstHosts(db: Database, batch: Batch): Promise<void> {
 
 function keepBatch(db: Database, batch: Batch): Promise<boolean> {
   const { tables } = db;
-  const { uses, loads: _, ingredients = null, pressurePsi = null, againOf = null, ...own } = batch;
-  const { recipe = null, without = null } = own;
-  const row = { ...own, ingredients, pressurePsi, againOf, recipe, without };
   return db.write(async (transaction) => {
-    const isNew = await keepOnce(tables.batches, row, transaction);
+    const isNew = await keepOnce(tables.batches, batchRow(batch), transaction);
     if (!isNew) return false;
-    for (const use of uses) {
+    for (const use of batch.uses) {
       const left = lotsOf(await readBook(tables, use.pickId, transaction));
       const leftKg = left.reduce((sum, lot) => sum + lot.massKg, 0);
       if (use.massKg > leftKg + CRUMB_KG) {
@@ -93,7 +92,7 @@ function keepBatch(db: Database, batch: Batch): Promise<boolean> {
         );
       }
     }
-    await insertParts(tables, [{ ...batch, uses: await withCrops(tables, uses, transaction) }], transaction);
+    await insertParts(tables, [{ ...batch, uses: await withCrops(tables, batch.uses, transaction) }], transaction);
     return true;
   });
 }

@@ -4,6 +4,7 @@ import { isOwnProduct } from '@hoddle/core/handbook/ownIds';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
 import { findProcess, type HouseholdPages } from '@hoddle/core/process/findProcess';
+import { outputRule, outputsOf } from '@hoddle/core/recipe/potOutputs';
 import { Problem } from '../problem';
 
 /**
@@ -17,6 +18,7 @@ export function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
   }
   if (isOwnProduct(batch.product) && !card)
     throw new Problem(422, 'no-recipe', 'That recipe is not written down here.');
+  holdAgainstPots(batch);
   const foreign = batch.loads.find(({ recipe }) => recipe !== undefined && findCard(recipe)?.product !== batch.product);
   if (foreign) throw new Problem(422, 'no-recipe', 'A load is of a recipe that is not written down here.');
   if (!isCanned(batch)) {
@@ -37,6 +39,17 @@ export function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
   if (batch.processMinutes >= tested.minutes) return;
   const message = `The tested time is ${tested.minutes} min at ${batch.altitudeFt} ft; ${batch.processMinutes} min is too short.`;
   throw new Problem(422, 'too-short', message, { processMinutes: message });
+}
+
+/** Only what a pot gives is taken off it, and becomes the product that is tested for it. */
+function holdAgainstPots({ product, gives = [], from, uses }: Batch): void {
+  const given = outputsOf(product).map(({ kind }) => kind);
+  if (gives.some((kind) => !given.includes(kind)))
+    throw new Problem(422, 'no-output', 'Nothing of that kind is taken off this product.');
+  if (!from) return;
+  if (outputRule(from.kind).feeds !== product)
+    throw new Problem(422, 'no-output', 'What comes off that pot is tested as another product.');
+  if (uses.length > 0) throw new Problem(422, 'no-output', 'What begins with another pot takes no produce of its own.');
 }
 
 /** A batch with another card, as it was changed on the day: what was told of the first one's pot counts no more. */

@@ -11,6 +11,7 @@ import * as ownRecipes from './0009-own-recipes';
 import * as lockedLid from './0010-locked-lid';
 import * as trust from './0011-trust';
 import * as shortJars from './0012-short-jars';
+import * as outputs from './0013-outputs';
 
 /** In the order they run. Forward only: a landed migration is never changed, the next one goes below it. */
 export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -26,4 +27,5 @@ export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Pr
   { name: '0010-locked-lid', up: lockedLid.up },
   { name: '0011-trust', up: trust.up },
   { name: '0012-short-jars', up: shortJars.up },
+  { name: '0013-outputs', up: outputs.up },
 ];

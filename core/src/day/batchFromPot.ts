@@ -1,0 +1,57 @@
+import { type JarSize, quartsPerJar } from '../handbook/jars';
+import { productRow } from '../handbook/products';
+import { ML_PER_CUP } from '../measure/amount';
+import { type HouseholdPages } from '../process/findProcess';
+import { type Method } from '../process/method';
+import { outputRule, type PotOutput } from '../recipe/potOutputs';
+import { type Batch, mainCropOf } from './batch';
+import { batchOf } from './batchOf';
+
+/** A crumb of a jar. */
+const CRUMB = 1e-6;
+
+/** What is to become of a pot's output, before its time is looked up. */
+export interface PotWish {
+  /** The batch whose pot it is taken off. */
+  readonly pot: Batch;
+  readonly kind: PotOutput;
+  readonly jar: JarSize;
+  readonly method: Method;
+  readonly cannerId: string;
+  /** Jars of each load. */
+  readonly loads: readonly number[];
+}
+
+/**
+ * The batch that begins with what another's pot gives: a product of its own, with its own tested time, jars, acid and canner,
+ * on the same day. It takes no produce: that is in the pot.
+ *
+ * @param newId makes the id of the batch and of each load, from a word that tells them apart
+ * @returns undefined where nothing is tested, or the pot is of no known crop
+ */
+export function batchFromPot(
+  { pot, kind, jar, method, cannerId, loads }: PotWish,
+  household: { readonly altitudeFt: number | null },
+  pages: HouseholdPages,
+  newId: (of: string) => string,
+): Batch | undefined {
+  const crop = mainCropOf(pot);
+  if (!crop) return undefined;
+  const wish = { product: productRow(outputRule(kind).feeds), jar, method, cannerId, loads, startAt: pot.startAt };
+  return batchOf({ ...wish, uses: [], from: { batchId: pot.id, kind, crop } }, household, pages, newId);
+}
+
+/** What a measured volume fills. */
+export interface FilledFrom {
+  /** Full jars. */
+  readonly jars: number;
+  /** Of one jar more, from 0 to under 1: for today, or the refrigerator. */
+  readonly part: number;
+}
+
+/** Full jars of what was measured, and the part of one that is left. */
+export function jarsFromVolume(volumeMl: number, jar: JarSize): FilledFrom {
+  const all = volumeMl / (quartsPerJar(jar) * 4 * ML_PER_CUP);
+  const jars = Math.floor(all + CRUMB);
+  return { jars, part: Math.max(0, all - jars) };
+}
