@@ -1,5 +1,7 @@
 import * as v from 'valibot';
+import { LEFT_KINDS } from '@hoddle/core/harvest/leftBehind';
 import { MOST_TOLD, PICK_SOURCES, PLACES, RIPENESSES } from '@hoddle/core/harvest/pick';
+
 import { Crop } from './crop';
 import { Id, Time } from './id';
 import { AnyKg, SomeKg } from './mass';
@@ -20,6 +22,8 @@ export const PickSchema = v.pipe(
     told: v.pipe(v.string(), v.trim(), v.maxLength(MOST_TOLD, 'is too long')),
     source: v.optional(v.picklist(PICK_SOURCES, `must be one of ${PICK_SOURCES.join(', ')}`), 'garden'),
     plantingId: v.optional(v.nullable(Id), null),
+    /** What a batch left behind, and no harvest. */
+    of: v.optional(v.object({ batchId: Id, kind: v.picklist(LEFT_KINDS) })),
   }),
   v.forward(
     v.partialCheck(

@@ -256,6 +256,7 @@ const LOT_CHANGE_WORDS: Readonly<Record<LotChange['kind'], string>> = {
   eaten: 'eaten fresh',
   'given-away': 'given away',
   fed: 'fed to animals',
+  composted: 'composted',
   lost: 'lost',
   moved: 'carried elsewhere',
   softened: 'sorted out as soft',

@@ -1,3 +1,4 @@
+import { LEFT_WORDS } from '../harvest/leftBehind';
 import { type Batch, jarsOf, massKgOf, nameOf } from '../day/batch';
 import { countJars } from '../handbook/jars';
 import { produceRow } from '../handbook/produce';
@@ -39,7 +40,7 @@ interface Sheet {
 
 const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
   picks: ({ picks }) => ({
-    columns: ['id', 'picked', 'crop', 'kg', 'of it soft kg', 'ripeness', 'place', 'source', 'told'],
+    columns: ['id', 'picked', 'crop', 'kg', 'of it soft kg', 'ripeness', 'place', 'source', 'told', 'left by a batch'],
     rows: picks.map((pick) => [
       pick.id,
       iso(pick.pickedAt),
@@ -50,6 +51,7 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
       pick.place,
       pick.source,
       pick.told,
+      pick.of ? LEFT_WORDS[pick.of.kind] : '',
     ]),
   }),
   batches: ({ batches, batchRecords }) => {

@@ -1,7 +1,7 @@
 import { type Place } from './pick';
 
 /** How produce leaves the household's hands other than into a jar. */
-export const LOT_ENDS = ['eaten', 'given-away', 'fed', 'lost'] as const;
+export const LOT_ENDS = ['eaten', 'given-away', 'fed', 'composted', 'lost'] as const;
 export type LotEnd = (typeof LOT_ENDS)[number];
 
 export const LOT_CHANGE_KINDS = [...LOT_ENDS, 'moved', 'softened'] as const;

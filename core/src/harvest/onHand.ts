@@ -1,5 +1,6 @@
 import { type ProduceId } from '../handbook/produce';
 import { fuseDays, keepsDays, type LotRipeness, THAWED_DAYS } from './keeping';
+import { isProduceStill, leftKeepsDays, type LeftOf } from './leftBehind';
 import { type LotChange, type LotPart } from './lotChange';
 import { type Pick, type PickUse, type Place } from './pick';
 
@@ -19,6 +20,8 @@ export interface Lot {
   readonly until: number;
   /** Was frozen: its water is lost at once, and it is used within a day. */
   readonly thawed: boolean;
+  /** What a batch left behind. */
+  readonly of?: LeftOf;
 }
 
 /** A batch's use, with the time the batch begins. Without one it counts as the last thing that happened. */
@@ -40,12 +43,33 @@ interface Telling {
   massKg: number;
 }
 
+/** What batches left behind and is still there, the next to spoil first: ingredients, and no produce of its crop any more. */
+export function leftBehind(
+  picks: readonly Pick[],
+  uses: readonly TimedUse[],
+  changes: readonly LotChange[] = [],
+): Lot[] {
+  return lotsOf(
+    picks.filter(({ of }) => !isProduceStill(of)),
+    uses,
+    changes,
+  );
+}
+
 /**
- * What is still on hand, the next to spoil first: what came in, less what ended and what batches took, each part where it
+ * The produce that is still on hand, the next to spoil first: what came in, less what ended and what batches took, each part where it
  * was last carried to. A lot that is carried keeps the part of its life it still had: half of four days on the counter is
  * half of fourteen in the refrigerator (common practice).
  */
 export function onHand(picks: readonly Pick[], uses: readonly TimedUse[], changes: readonly LotChange[] = []): Lot[] {
+  return lotsOf(
+    picks.filter(({ of }) => isProduceStill(of)),
+    uses,
+    changes,
+  );
+}
+
+function lotsOf(picks: readonly Pick[], uses: readonly TimedUse[], changes: readonly LotChange[]): Lot[] {
   return tell(picks, uses, changes)
     .lots.filter((lot) => lot.massKg > CRUMB_KG)
     .map(lotOf)
@@ -106,7 +130,10 @@ function lifeLeft(lot: Telling, at: number): number {
 }
 
 function daysOf({ pick, part, place, thawed }: Telling): number {
-  const days = keepsDays(pick.crop, part === 'soft' ? 'soft' : pick.ripeness, place);
+  const isLeft = pick.of && pick.of.kind !== 'soft-fruit';
+  const days = isLeft
+    ? leftKeepsDays(pick.of.kind, place)
+    : keepsDays(pick.crop, part === 'soft' ? 'soft' : pick.ripeness, place);
   return thawed && place !== 'freezer' ? Math.min(days, THAWED_DAYS) : days;
 }
 
@@ -131,6 +158,12 @@ function take(lots: readonly Telling[], pickId: string, part: LotPart, massKg: n
   return missingKg;
 }
 
+function fuseOf(lot: Telling): number {
+  const { pick, place, thawed } = lot;
+  if (!isProduceStill(pick.of)) return daysOf(lot);
+  return thawed && place !== 'freezer' ? THAWED_DAYS : fuseDays(pick.crop, place);
+}
+
 function untilOf(lot: Telling): number {
   return lot.since + lot.life * daysOf(lot) * DAY_MS;
 }
@@ -145,8 +178,9 @@ function lotOf(lot: Telling): Lot {
     massKg,
     place,
     since,
-    keepsDays: thawed && place !== 'freezer' ? THAWED_DAYS : fuseDays(pick.crop, place),
+    keepsDays: fuseOf(lot),
     until: untilOf(lot),
     thawed,
+    ...(pick.of && { of: pick.of }),
   };
 }

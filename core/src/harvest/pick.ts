@@ -1,4 +1,5 @@
 import { type ProduceId } from '../handbook/produce';
+import { type LeftOf } from './leftBehind';
 
 /** Where produce waits for its jars. Iced water is for cucumbers that are to stay crisp. */
 export const PLACES = ['counter', 'cool', 'refrigerator', 'iced', 'freezer'] as const;
@@ -31,6 +32,8 @@ export interface Pick {
   readonly source: PickSource;
   /** The bed or tree it was picked from, where that is known. */
   readonly plantingId: string | null;
+  /** What a batch left behind, and no harvest. */
+  readonly of?: LeftOf;
 }
 
 /** Produce taken from a pick, for a batch, at the time the batch begins. */

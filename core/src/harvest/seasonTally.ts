@@ -26,7 +26,8 @@ export function seasonTally(
   from: number,
   until: number,
 ): SeasonTally[] {
-  const own = picks.filter(({ pickedAt }) => pickedAt >= from && pickedAt < until);
+  // What a batch left behind came in with its harvest, and counts with it.
+  const own = picks.filter(({ pickedAt, of }) => !of && pickedAt >= from && pickedAt < until);
   const lots = onHand(own, uses, changes);
   const crops = [...new Set(own.map(({ crop }) => crop))];
   const tallies = crops.map((crop): SeasonTally => {

@@ -1,6 +1,7 @@
 import { type DayTask } from '../day/dayProblem';
 import { stepRowNamed } from '../handbook/steps';
 import { needsHands, type Progress } from '../day/restOfDay';
+import { outputAt } from '../recipe/potOutputs';
 import { type StepState } from './dayState';
 
 const MINUTE_MS = 60_000;
@@ -48,7 +49,7 @@ export function stepClock(task: DayTask): StepClock {
     ...(waits && ownReminder(note)),
     ...(step === 'boil-1-hard' && { tapMin: 1 }),
     ...(waits && asks && { asks, againMin: 5 }),
-    ...(note === 'measure gate' && { gate: true as const }),
+    ...((note === 'measure gate' || outputAt(step) !== undefined) && { gate: true as const }),
   };
 }
 

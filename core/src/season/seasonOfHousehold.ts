@@ -83,7 +83,9 @@ export function seasonOfHousehold(
   const { daysGiven, setup } = household;
   const endAt = now + weeks * 7 * DAY_MS;
   const lots = onHand(household.picks, timedUses(household.batches), household.lotChanges);
-  const book = { plantings: household.plantings, picks: household.picks, looks: household.looks };
+  // What batches left behind is no picking: it says nothing of where baskets are put, or how soft they come.
+  const picked = household.picks.filter(({ of }) => !of);
+  const book = { plantings: household.plantings, picks: picked, looks: household.looks };
   const hoped = outlookIf(expectedArrivals(book, lots, now, endAt), whatIf);
   const outlook = cautious ? below(hoped) : hoped;
   const cooks = cooksIf(setup.cooks, whatIf);

@@ -1,5 +1,6 @@
 import { produceRow, type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
+import { type LeftKind } from '../harvest/leftBehind';
 import { mostThinJuice } from './thinJuice';
 
 /** What a product leaves over that another can be made of. */
@@ -11,6 +12,11 @@ export interface ByProduct {
   readonly quartsAtMost?: number;
   /** Of peels and cores. */
   readonly massKg?: number;
+}
+
+/** The tested products that may begin with what was left behind of a crop; none for most. */
+export function productsOfLeft(kind: LeftKind, crop: ProduceId): ProductId[] {
+  return kind === 'peels-and-cores' && crop === 'apple' ? ['jelly-no-pectin'] : [];
 }
 
 /** What is made of peeled and cored apples. Common practice: peels and cores boil to a juice for jelly. */
@@ -25,7 +31,8 @@ export function byProductsOf(product: ProductId, crop: ProduceId, massKg: number
   const quartsAtMost = mostThinJuice(product, crop, massKg);
   if (quartsAtMost !== undefined) return [{ kind: 'thin juice', feeds: 'tomato-juice', quartsAtMost }];
   if (crop === 'apple' && PEELED_APPLES.includes(product)) {
-    return [{ kind: 'peels and cores', feeds: 'jelly-no-pectin', massKg: massKg * produceRow(crop).trimLoss }];
+    const [feeds] = productsOfLeft('peels-and-cores', crop);
+    return feeds ? [{ kind: 'peels and cores', feeds, massKg: massKg * produceRow(crop).trimLoss }] : [];
   }
   return [];
 }

@@ -19,6 +19,11 @@ export async function keepOnce<Row extends { id: string }>(
     await table.create(row as never, { transaction });
     return true;
   }
-  if (isDeepStrictEqual(kept.get({ plain: true }), row)) return false;
+  if (isDeepStrictEqual(told(kept.get({ plain: true })), told(row))) return false;
   throw new Problem(409, 'id-taken', 'Something else was already saved under this id. It was left as it is.');
+}
+
+/** What a row tells: a column that nothing was told of is empty in the file, whether it was sent as null or not at all. */
+function told(row: object): Record<string, unknown> {
+  return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null && value !== undefined));
 }

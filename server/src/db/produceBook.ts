@@ -1,7 +1,7 @@
 import { type Transaction } from 'sequelize';
 import { timedUses } from '@hoddle/core/day/timedUses';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
-import { type Lot, onHand, overdrawnKg, type TimedUse } from '@hoddle/core/harvest/onHand';
+import { leftBehind, type Lot, onHand, overdrawnKg, type TimedUse } from '@hoddle/core/harvest/onHand';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { readBatchesTold } from './readState';
 import { soundRows } from './soundRows';
@@ -30,7 +30,7 @@ export async function readBook(tables: Tables, pickId: string, transaction: Tran
 
 /** What is still there of the pick, lot by lot. */
 export function lotsOf({ pick, uses, changes }: ProduceBook): Lot[] {
-  return pick ? onHand([pick], uses, changes) : [];
+  return pick ? [...onHand([pick], uses, changes), ...leftBehind([pick], uses, changes)] : [];
 }
 
 /** How much more of the pick was taken than there was. */

@@ -18,6 +18,7 @@ import { DaysGivenSchema, SeasonSchema, ShoppingTickSchema } from '@hoddle/contr
 import { ShelfGoalSchema } from '@hoddle/contract/shelfGoal';
 import { type Batch } from '@hoddle/core/day/batch';
 import { USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
+import { type Pick } from '@hoddle/core/harvest/pick';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { USUAL_PLACES } from '@hoddle/core/pantry/place';
@@ -63,7 +64,7 @@ export const ROW_FORMS: { readonly [Name in keyof Tables]: Form<never> } = {
     season: { ...seasonOf(row), ticked: [] },
   })),
   canners: form(CannerSchema),
-  picks: form(PickSchema),
+  picks: form<Pick>(PickSchema, pickOf),
   lotChanges: form(LotChangeSchema),
   plantings: form(PlantingSchema),
   gardenLooks: form(GardenLookSchema),
@@ -128,6 +129,11 @@ export function batchOf({
     ...(gives && { gives }),
     ...(from && { from }),
   };
+}
+
+/** A pick as it was told: most are no leftovers of a batch. */
+export function pickOf({ of, ...pick }: Pick): Pick {
+  return of ? { ...pick, of } : pick;
 }
 
 /** The row of a batch, without what it takes and its loads. */

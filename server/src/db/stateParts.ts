@@ -2,7 +2,7 @@ import { type HouseholdState } from '@hoddle/contract/householdState';
 import { hardwareStock } from '@hoddle/core/pantry/hardwareStock';
 import { lidsByLoad } from '@hoddle/core/pantry/lidsByLoad';
 import { type PantryBook } from './pantryBook';
-import { batchesOf, dayEventOf, eventOf, hardwareOf, seasonOf, settingsOf } from './rowForms';
+import { batchesOf, dayEventOf, eventOf, hardwareOf, pickOf, seasonOf, settingsOf } from './rowForms';
 import { type Rows, type RowsOf, type TableName } from './rowStore';
 import { householdRow } from './householdRow';
 
@@ -45,7 +45,7 @@ export const PARTS: { readonly [Name in Part]: PartRule } = {
   demoOffsetMs: { of: ['households'], make: ({ rows }) => householdRow(rows).demoOffsetMs },
   mark: { of: ['households'], make: ({ rows }) => householdRow(rows).mark },
   household: { of: ['households', 'canners'], make: ({ rows }) => settingsFrom(rows) },
-  picks: plain('picks', 'pickedAt'),
+  picks: { of: ['picks'], make: ({ rows }) => sorted(rows, 'picks', 'pickedAt').map(pickOf) },
   lotChanges: plain('lotChanges', 'at'),
   plantings: plain('plantings', 'name'),
   gardenLooks: plain('gardenLooks', 'at'),

@@ -225,6 +225,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       told: STRING,
       source: STRING,
       plantingId: STRING,
+      of: JSON,
     }),
     lotChanges: table('lot_changes', {
       id,

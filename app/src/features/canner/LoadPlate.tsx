@@ -8,8 +8,8 @@ import { countJars, JARS } from '@hoddle/core/handbook/jars';
 import { useWindowDimensions, View } from 'react-native';
 import { useHousehold } from '@/store/useHousehold';
 import { hueOfProduct } from '@/ui/colours';
+import { CountStepper } from '@/ui/CountStepper';
 import { Plate } from '@/ui/Plate';
-import { Stepper } from '@/ui/Stepper';
 import { Words } from '@/ui/Words';
 import { LoadMapDrawing } from './LoadMapDrawing';
 import { WaterPart } from './WaterPart';
@@ -77,10 +77,14 @@ export function LoadPlate({ canner, batch, jars, guests, places, layers, onJars 
             </Words>
           ))}
           {onJars && (
-            <Stepper
+            <CountStepper
               label="Jars that went in"
-              onLess={jars > 1 ? () => onJars(jars - 1) : undefined}
-              onMore={all < places ? () => onJars(jars + 1) : undefined}
+              count={jars}
+              of=""
+              least={1}
+              most={places - (all - jars)}
+              mostWhy="the canner is full"
+              onCount={onJars}
             />
           )}
           <Words size="label" tone="ink-2">

@@ -19,7 +19,10 @@ export function useUnwritten(): Batch[] {
     const open = new Set(
       loads.filter(({ state }) => state.phase !== 'cooling' && state.phase !== 'checked').map(({ batch }) => batch.id),
     );
-    return batches.filter(({ id, againOf }) => againOf === undefined && !written.has(id) && !open.has(id));
+    // What was made of another's pot is told with that one.
+    return batches.filter(
+      ({ id, againOf, from }) => againOf === undefined && !from && !written.has(id) && !open.has(id),
+    );
   }, [batches, batchRecords, loads]);
 }
 

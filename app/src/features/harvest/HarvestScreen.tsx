@@ -11,6 +11,7 @@ import { Words } from '@/ui/Words';
 import { CropRow } from './CropRow';
 import { FrozenPart } from './FrozenPart';
 import { GardenLink } from './garden/GardenLink';
+import { LeftPart } from './LeftPart';
 import { LatelyPart } from './LatelyPart';
 import { BatchesToWrite } from './BatchesToWrite';
 import { TallyPart } from './TallyPart';
@@ -47,6 +48,7 @@ export function HarvestScreen() {
               Write down the first basket, and Hoddle says what it makes and how long it keeps.
             </Words>
           )}
+          <LeftPart now={now} />
           <FrozenPart now={now} />
         </View>
         <View className={wide ? 'flex-1' : ''}>

@@ -1,5 +1,4 @@
 import { timedUses } from '@hoddle/core/day/timedUses';
-import { produceRow } from '@hoddle/core/handbook/produce';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { View } from 'react-native';
@@ -9,7 +8,7 @@ import { useMassWords } from '@/store/useUnits';
 import { clockTime, dayAndDate } from '@/ui/clockWords';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
-import { PLACE_NAMES, PLACE_WORDS } from './keepingWords';
+import { lotName, PLACE_NAMES, PLACE_WORDS } from './keepingWords';
 import { TextKey } from '@/ui/TextKey';
 
 const LATEST = 6;
@@ -18,6 +17,7 @@ const CHANGE_WORDS: Readonly<Record<Exclude<LotChange['kind'], 'moved'>, string>
   eaten: 'eaten fresh',
   'given-away': 'given away',
   fed: 'fed to animals',
+  composted: 'composted',
   lost: 'lost',
   softened: 'sorted out as soft',
 };
@@ -48,8 +48,8 @@ export function LatelyPart() {
 
 function PickRow({ pick, isUsed }: { pick: HarvestPick; isUsed: boolean }) {
   const enter = useHouseholdStore((store) => store.enter);
-  const name = produceRow(pick.crop).name.toLowerCase();
-  const from = pick.source === 'garden' ? '' : `, ${pick.source}`;
+  const name = lotName(pick);
+  const from = pick.of ? ', left over' : pick.source === 'garden' ? '' : `, ${pick.source}`;
   return (
     <View className="min-h-[56px] flex-row items-center gap-1 border-t border-hair py-1">
       <View className="flex-1">
@@ -61,15 +61,17 @@ function PickRow({ pick, isUsed }: { pick: HarvestPick; isUsed: boolean }) {
           {from}. {PLACE_WORDS[pick.place]}.
         </Words>
       </View>
-      <RowLink
-        href={{ pathname: '/harvest/pick/[pickId]', params: { pickId: pick.id } }}
-        label={`Correct ${pick.told} ${name}`}
-        className="min-h-[48px] items-center justify-center px-2"
-      >
-        <Words tone="cobalt" weight={700}>
-          Correct
-        </Words>
-      </RowLink>
+      {!pick.of && (
+        <RowLink
+          href={{ pathname: '/harvest/pick/[pickId]', params: { pickId: pick.id } }}
+          label={`Correct ${pick.told} ${name}`}
+          className="min-h-[48px] items-center justify-center px-2"
+        >
+          <Words tone="cobalt" weight={700}>
+            Correct
+          </Words>
+        </RowLink>
+      )}
       {isUsed ? (
         <Words size="small" tone="ink-2" className="px-2">
           used
@@ -89,7 +91,7 @@ function ChangeRow({ change, pick }: { change: LotChange; pick: HarvestPick | un
   const enter = useHouseholdStore((store) => store.enter);
   const mass = useMassWords();
   if (!pick) return null;
-  const name = produceRow(pick.crop).name.toLowerCase();
+  const name = lotName(pick);
   const became =
     change.kind === 'moved' && change.to ? `to the ${PLACE_NAMES[change.to]}` : CHANGE_WORDS[change.kind as 'eaten'];
   return (

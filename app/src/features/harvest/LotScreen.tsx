@@ -1,9 +1,10 @@
-import { produceRow } from '@hoddle/core/handbook/produce';
 import { placesFor } from '@hoddle/core/harvest/keeping';
+import { isProduceStill, LEFT_PLACES } from '@hoddle/core/harvest/leftBehind';
 import { type LotChange, type LotEnd } from '@hoddle/core/harvest/lotChange';
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { type Place } from '@hoddle/core/harvest/pick';
 import { readHarvest } from '@hoddle/core/harvest/readHarvest';
+import { readLeft } from '@hoddle/core/harvest/readLeft';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -19,19 +20,21 @@ import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
-import { keepingOf, PLACE_NAMES, PLACE_WORDS } from './keepingWords';
-import { lotKey, useLots } from './useOnHand';
+import { LeftMakes } from './LeftMakes';
+import { keepingOf, lotName, PLACE_NAMES, PLACE_WORDS } from './keepingWords';
+import { lotKey, useLeftBehind, useLots } from './useOnHand';
 
 const ENDS: readonly { kind: LotEnd; words: string }[] = [
   { kind: 'eaten', words: 'Eaten fresh' },
   { kind: 'given-away', words: 'Given away' },
   { kind: 'fed', words: 'Fed to animals' },
+  { kind: 'composted', words: 'To the compost' },
   { kind: 'lost', words: 'Lost' },
 ];
 
 /** One lot: how long it keeps, carried elsewhere, or ended other than in a jar. */
 export function LotScreen({ lotId }: { lotId: string }) {
-  const lot = useLots().find((each) => lotKey(each) === lotId);
+  const lot = [...useLots(), ...useLeftBehind()].find((each) => lotKey(each) === lotId);
   if (!lot) {
     return (
       <Screen station="harvest" title="This lot is used up" backTo="/harvest">
@@ -51,12 +54,15 @@ function LotParts({ lot }: { lot: Lot }) {
   const unit = useUnits() === 'metric' ? 'kg' : 'lb';
   const [typed, setTyped] = useState('');
   const [slip, setSlip] = useState<string>();
-  const name = produceRow(lot.crop).name.toLowerCase();
+  const name = lotName(lot);
+  const isCrop = isProduceStill(lot.of);
   const pick = picks.find(({ id }) => id === lot.pickId);
-  const places = placesFor(lot.crop).filter((place) => place !== lot.place);
+  const places = (isCrop ? placesFor(lot.crop) : LEFT_PLACES).filter((place) => place !== lot.place);
 
   const change = (kind: LotChange['kind'], to: Place | null = null) => {
-    const reading = readHarvest(typed, lot.crop, unit, ownMeasures);
+    const reading = isCrop
+      ? readHarvest(typed, lot.crop, unit, ownMeasures)
+      : readLeft(typed, lot.of?.kind ?? 'pulp', unit);
     if ('sentence' in reading) return setSlip(reading.sentence);
     const massKg = reading.kind === 'mass' ? reading.massKg : lot.massKg;
     if (massKg > lot.massKg + 0.01) return setSlip(`There are only ${mass(lot.massKg)} in this lot.`);
@@ -79,19 +85,25 @@ function LotParts({ lot }: { lot: Lot }) {
     <Screen
       station="harvest"
       title={`${mass(lot.massKg)} ${name}`}
-      note={`${PLACE_WORDS[lot.place]}, ${lot.ripeness}${lot.thawed ? ', thawed' : ''}${pick ? `; picked ${dayAndDate(pick.pickedAt)}` : ''}`}
+      note={noteOf(lot, pick?.pickedAt)}
       backTo="/harvest"
       foot={
-        <Key
-          tall
-          words="See what it makes"
-          onPress={() => router.navigate({ pathname: '/harvest/makes', params: { crop: lot.crop, lot: lotKey(lot) } })}
-        />
+        isCrop ? (
+          <Key
+            tall
+            words="See what it makes"
+            onPress={() =>
+              router.navigate({ pathname: '/harvest/makes', params: { crop: lot.crop, lot: lotKey(lot) } })
+            }
+          />
+        ) : (
+          <LeftMakes lot={lot} />
+        )
       }
     >
       <View className="max-w-[560px] gap-4">
         <Fuse hue={hueOfCrop(lot.crop).hue} daysInAll={lot.keepsDays} {...keepingOf(lot, now, mass)} />
-        {lot.place === 'freezer' && (
+        {isCrop && lot.place === 'freezer' && (
           <Words>
             Once thawed it is used within a day. Thawed and drained it loses its water at once: thicker sauce.
           </Words>
@@ -120,7 +132,7 @@ function LotParts({ lot }: { lot: Lot }) {
                 onPress={() => change('moved', place)}
               />
             ))}
-            {lot.ripeness !== 'soft' && lot.place !== 'freezer' && (
+            {isCrop && lot.ripeness !== 'soft' && lot.place !== 'freezer' && (
               <Key look="outline" words="It went soft" onPress={() => change('softened')} />
             )}
           </View>
@@ -133,10 +145,18 @@ function LotParts({ lot }: { lot: Lot }) {
             ))}
           </View>
           <Words size="label" tone="ink-2">
-            Each counts in the season’s tally. Mould or rot goes to the compost, not into a jar and not to animals.
+            {isCrop ? 'Each counts in the season’s tally. ' : ''}Mould or rot goes to the compost, not into a jar and
+            not to animals.
           </Words>
         </View>
       </View>
     </Screen>
   );
+}
+
+/** "In the refrigerator, ripe; picked Sunday 30 Aug". */
+function noteOf({ place, ripeness, thawed, of }: Lot, since: number | undefined): string {
+  const state = isProduceStill(of) ? `, ${ripeness}${thawed ? ', thawed' : ''}` : '';
+  const when = since === undefined ? '' : `; ${of ? 'left over' : 'picked'} ${dayAndDate(since)}`;
+  return `${PLACE_WORDS[place]}${state}${when}`;
 }

@@ -1,3 +1,5 @@
+import { produceRow } from '@hoddle/core/handbook/produce';
+import { LEFT_WORDS } from '@hoddle/core/harvest/leftBehind';
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { type Place } from '@hoddle/core/harvest/pick';
 import { weekday } from '@/ui/clockWords';
@@ -22,6 +24,12 @@ export const PLACE_NAMES: Readonly<Record<Place, string>> = {
   iced: 'iced water',
   freezer: 'freezer',
 };
+
+/** "apples", or "apples: peels and cores" of what a batch left behind. */
+export function lotName({ crop, of }: Pick<Lot, 'crop'> & { readonly of?: Lot['of'] | null }): string {
+  const name = produceRow(crop).name.toLowerCase();
+  return of ? `${name}: ${LEFT_WORDS[of.kind]}` : name;
+}
 
 /** How long a lot still keeps, in days and in words: "12 lb soft, use by Sunday", "Thursday", "past its time". */
 export function keepingOf(

@@ -1,6 +1,6 @@
 import { timedUses } from '@hoddle/core/day/timedUses';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
-import { type Lot, onHand } from '@hoddle/core/harvest/onHand';
+import { leftBehind, type Lot, onHand } from '@hoddle/core/harvest/onHand';
 import { useMemo } from 'react';
 import { useHousehold } from '@/store/useHousehold';
 
@@ -16,6 +16,12 @@ export interface CropOnHand {
 export function useLots(): Lot[] {
   const { picks, batches, lotChanges } = useHousehold();
   return useMemo(() => onHand(picks, timedUses(batches), lotChanges), [picks, batches, lotChanges]);
+}
+
+/** What batches left behind and is still there, the next to spoil first. */
+export function useLeftBehind(): Lot[] {
+  const { picks, batches, lotChanges } = useHousehold();
+  return useMemo(() => leftBehind(picks, timedUses(batches), lotChanges), [picks, batches, lotChanges]);
 }
 
 /** What is on hand by crop, the crop with the next lot to spoil first. Frozen lots stand apart: {@link useFrozen}. */

@@ -107,6 +107,16 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
             onPress={() => router.navigate({ pathname: '/kitchen/[loadId]', params: { loadId: id } })}
           />
         ))}
+      {day.batches
+        .filter(({ from, againOf }) => !from && againOf === undefined)
+        .map((batch) => (
+          <KitchenKey
+            key={`left ${batch.id}`}
+            look="outline"
+            words={`Something is left over: ${nameOf(batch).toLowerCase()}`}
+            onPress={() => router.navigate({ pathname: '/harvest/left', params: { batch: batch.id } })}
+          />
+        ))}
       {used.map(({ id, name }) => (
         <KitchenKey
           key={id}

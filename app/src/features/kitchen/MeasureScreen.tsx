@@ -6,6 +6,7 @@ import { withChange } from '@hoddle/core/kitchen/dayChange';
 import { gateLoads } from '@hoddle/core/kitchen/gateLoads';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { measuredPart } from '@hoddle/core/recipe/cardCrops';
+import { outputAt } from '@hoddle/core/recipe/potOutputs';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -24,6 +25,7 @@ import { useCapacity } from './LoadsChange';
 import { NumberPad } from './NumberPad';
 import { OfferPart } from './OfferPart';
 import { ShortPart } from './ShortPart';
+import { TakeOff } from './TakeOff';
 import { useKeepCold } from './useKeepCold';
 import { type DayTold, useTellDay } from './useTellDay';
 
@@ -33,9 +35,12 @@ export function MeasureScreen({ taskId }: { taskId: string }) {
   const task = day?.live?.running.tasks.find(({ id }) => id === taskId);
   const batch = day?.batches.find(({ id }) => id === task?.batchId);
   const amounts = useBatchAmounts(batch);
+  const taken = outputAt(task?.entry ?? '');
   return (
     <KitchenFrame back={{ words: 'To all canners', to: '/kitchen' }} likelyAt={day?.likelyAt} lateAt={day?.lateAt}>
-      {day?.live && task && batch && amounts ? (
+      {day?.live && task && batch && taken ? (
+        <TakeOff day={day} live={day.live} pot={batch} kind={taken} taskId={taskId} />
+      ) : day?.live && task && batch && amounts ? (
         <Measure
           // Another card is measured anew.
           key={amounts.card.card}

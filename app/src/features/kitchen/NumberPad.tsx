@@ -1,42 +1,73 @@
-import { Pressable, View } from 'react-native';
+import { readNumber } from '@hoddle/core/measure/readNumber';
+import { useState } from 'react';
+import { Pressable, TextInput, View } from 'react-native';
 import { Words } from '@/ui/Words';
 
 interface NumberPadProps {
   label: string;
   value: number;
   unit: string;
-  /** How much one press changes. */
+  /** How much one press changes; whole where it is. */
   step: number;
   onChange: (value: number) => void;
 }
 
-/** A figure with a key on each side, for wet hands. */
+/** A figure with a key on each side, for wet hands; or typed: 5 1/2 or 5,5. What cannot be stays typed and is told. */
 export function NumberPad({ label, value, unit, step, onChange }: NumberPadProps) {
+  const [typed, setTyped] = useState<string>();
   const shown = Number.isInteger(value) ? String(value) : String(Math.round(value * 100) / 100);
+  const fault = typed === undefined ? undefined : faultOf(typed, Number.isInteger(step));
+  const type = (text: string) => {
+    setTyped(text);
+    const number = readNumber(text);
+    if (number.kind === 'number' && faultOf(text, Number.isInteger(step)) === undefined) onChange(number.value);
+  };
+  const press = (next: number) => {
+    setTyped(undefined);
+    onChange(next);
+  };
+  const text = typed ?? shown;
   return (
     <View role="group" aria-label={label} className="gap-1">
       <Words size="lead" weight={600} tone="milk">
         {label}
       </Words>
       <View className="flex-row items-center gap-3">
-        <Side words="-" label={`${label}: less`} onPress={() => onChange(Math.max(0, value - step))} />
-        <Words
-          weight={800}
-          tone="milk"
-          aria-live="polite"
-          className="flex-1 text-center"
-          style={{ fontSize: 54, lineHeight: 58 }}
-        >
-          {shown}
+        <Side words="-" label={`${label}: less`} onPress={() => press(Math.max(0, value - step))} />
+        <View className="flex-1 flex-row items-center justify-center gap-2">
+          <TextInput
+            aria-label={`${label}, typed`}
+            aria-invalid={fault !== undefined || undefined}
+            value={text}
+            onChangeText={type}
+            onBlur={() => fault === undefined && setTyped(undefined)}
+            selectTextOnFocus
+            inputMode={Number.isInteger(step) ? 'numeric' : 'text'}
+            autoComplete="off"
+            className="rounded-key border-2 border-granite-line text-center font-heavy text-milk"
+            style={{ fontSize: 50, lineHeight: 56, height: 72, width: Math.max(76, 30 + 30 * text.length) }}
+          />
           <Words size="head" tone="milk-2">
-            {' '}
             {unit}
           </Words>
-        </Words>
-        <Side words="+" label={`${label}: more`} onPress={() => onChange(value + step)} />
+        </View>
+        <Side words="+" label={`${label}: more`} onPress={() => press(value + step)} />
       </View>
+      {fault !== undefined && (
+        <Words role="alert" size="lead" weight={700} tone="milk">
+          {fault}
+        </Words>
+      )}
     </View>
   );
+}
+
+/** Why what was typed cannot be; undefined where it can. Nothing typed is nothing said. */
+function faultOf(typed: string, isWhole: boolean): string | undefined {
+  if (typed.trim() === '') return undefined;
+  const number = readNumber(typed);
+  if (number.kind === 'unreadable') return `“${typed}” is not a number.`;
+  return isWhole && !Number.isInteger(number.value) ? `“${typed}” is not a whole number.` : undefined;
 }
 
 function Side({ words, label, onPress }: { words: string; label: string; onPress: () => void }) {

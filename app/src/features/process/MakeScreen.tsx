@@ -12,7 +12,7 @@ import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { likelyWords } from '@hoddle/core/yields/spanWords';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { byCrop, type CropOnHand, lotKey, useLots } from '@/features/harvest/useOnHand';
+import { byCrop, type CropOnHand, lotKey, useLeftBehind, useLots } from '@/features/harvest/useOnHand';
 import { MissingLines } from '@/features/recipe/MissingLines';
 import { OptionalSteps } from '@/features/recipe/OptionalSteps';
 import { RecipeSheet } from '@/features/recipe/RecipeSheet';
@@ -34,10 +34,12 @@ import { DosePart } from './DosePart';
 import { LoadsPart } from './LoadsPart';
 import { METHOD_NAMES } from './methodNames';
 import { OddJarsPart } from './OddJarsPart';
+import { PotOutputPart } from './PotOutputPart';
 import { ProcessPart } from './ProcessPart';
 import { RefusalPart } from './RefusalPart';
 import { useMakeDraft } from './useMakeDraft';
 import { usePages } from './usePages';
+import { type PotOutputDraft } from './usePotOutput';
 
 const OFFERED: readonly JarSize[] = ['pint', 'quart', 'half-gallon'];
 /** Less than this is nothing to pick. */
@@ -47,10 +49,12 @@ const OFFERED_SMALL: readonly JarSize[] = ['half-pint', 'pint', 'quart'];
 
 /** A product in a jar: its tested process, what goes in, its loads, and when. */
 export function MakeScreen(params: { crop: string; product: string; jar: string; lots?: string }) {
-  const chosen = useLots().filter(
+  const keys = params.lots?.split(',');
+  // What a batch left behind is made into something only where it is asked for.
+  const left = useLeftBehind().filter((lot) => keys?.includes(lotKey(lot)));
+  const chosen = [...useLots(), ...left].filter(
     ({ crop, place }) => crop === params.crop && (params.lots ? true : place !== 'freezer'),
   );
-  const keys = params.lots?.split(',');
   const product = findProduct(params.product);
   const own = product && cardForCrop(product.product, params.crop as ProduceId);
   const fitting = chosen.filter(({ ripeness }) => (ripeness === 'green') === (own?.green ?? false));
@@ -87,9 +91,10 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
   const asked = { product, pack: usualPack(product), jar, method } as const;
   const row = findTestedRow({ ...asked, product: product.product }, pages);
   const plan = () => {
-    const batch = draft.toBatch();
-    if (!batch) return;
-    void enter({ kind: 'batch', batch }).then(() => router.navigate('/plan'));
+    const batches = draft.toBatches();
+    if (batches.length === 0) return;
+    const entered = batches.map((batch) => enter({ kind: 'batch', batch }));
+    void Promise.all(entered).then(() => router.navigate('/plan'));
   };
   const isTestedHere =
     row.kind === 'testedRow' && household.altitudeFt !== null && processAt(row, household.altitudeFt).kind === 'tested';
@@ -120,7 +125,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
           : `From ${mass(item.massKg)}`
       }
       backTo={`/harvest/makes?crop=${item.crop}`}
-      foot={ready ? <Key tall words={`Plan ${countJars(jars, jar)}`} onPress={plan} /> : undefined}
+      foot={ready ? <Key tall words={planWords(jars, jar, draft.output)} onPress={plan} /> : undefined}
     >
       <View className={wide ? 'flex-row gap-10' : 'gap-5'}>
         <View className={wide ? 'flex-1 gap-5' : 'gap-5'}>
@@ -209,6 +214,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                   )}
                   <ProduceBar hue={colours.hue} softKg={item.softKg} usedKg={draft.usedKg} totalKg={item.massKg} />
                 </View>
+                {draft.output && <PotOutputPart draft={draft.output} />}
                 {before.length > 0 && (
                   <Words weight={700}>
                     Done before this day: {before.map(({ step }) => step.plainWords.toLowerCase()).join(', then ')}.
@@ -239,6 +245,14 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
       </View>
     </Screen>
   );
+}
+
+/** "Plan 12 pints", and what is made of the same pot. */
+function planWords(jars: number, jar: JarSize, output: PotOutputDraft | undefined): string {
+  const own = `Plan ${countJars(jars, jar)}`;
+  return output?.isWanted && output.loads.length > 0
+    ? `${own} and ${countJars(output.jars, output.jar)} ${output.product.name.toLowerCase()}`
+    : own;
 }
 
 /** Days until the next lot spoils, whole ones. */

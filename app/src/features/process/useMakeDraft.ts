@@ -20,6 +20,7 @@ import { householdNow, useHousehold } from '@/store/useHousehold';
 import { widestCanner } from '@hoddle/core/canner/widestCanner';
 import { batchOf, nextQuarter } from '@hoddle/core/day/batchOf';
 import { usePages } from './usePages';
+import { usePotOutput } from './usePotOutput';
 import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
 
 const STEP_MS = 15 * 60_000;
@@ -55,6 +56,9 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const card = cardForCrop(product.product, item.crop)?.card ?? cardsOf(product.product)[0];
   const [without, setWithout] = useState<readonly string[]>(() => (card ? usuallyWithout(card) : []));
 
+  const likelyKg = Math.min(need.likelyKg, item.massKg);
+  const output = usePotOutput({ product: product.product, crop: item.crop, likelyKg, cannerId: canner?.id });
+
   const batchWith = (
     counts: readonly number[],
     withLoadId: string | undefined,
@@ -71,6 +75,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
         loads: counts,
         withLoadId,
         uses: taken.uses,
+        ...(output?.isWanted && { gives: [output.rule.kind] }),
         startAt,
       },
       household,
@@ -132,6 +137,13 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     moveStart: changed((steps: number) => setStartAt((at) => at + steps * STEP_MS)),
     /** When the day would be over, by the way the loads are parted; empty where there is one way only. */
     endsAt: new Map(parted.map((each, i) => [each, ends[i]])),
-    toBatch: () => batchWith(loads, sharedId, () => uuidV7()),
+    output,
+    /** The batch, and with it what is made of its pot. */
+    toBatches: (): Batch[] => {
+      const batch = batchWith(loads, sharedId, () => uuidV7());
+      if (!batch) return [];
+      const second = output?.isWanted ? output.toBatch(batch, () => uuidV7()) : undefined;
+      return second ? [batch, second] : [batch];
+    },
   };
 }

@@ -6,6 +6,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useUnwritten } from '@/features/harvest/BatchesToWrite';
 import { FrozenAsks } from '@/features/harvest/FrozenPart';
+import { LeftPart } from '@/features/harvest/LeftPart';
 import { keepingOf } from '@/features/harvest/keepingWords';
 import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
 import { type Day, hasPlan, useDay } from '@/features/day/useDay';
@@ -44,6 +45,7 @@ export function TodayScreen() {
         <View className={wide ? 'flex-1' : 'px-4'}>
           {household.altitudeFt === null || household.canners.length === 0 ? <SetUp /> : null}
           <OnHandPart crops={crops} now={now} />
+          <LeftPart now={now} />
           {crops.length === 0 && (
             <View className="gap-3 py-3">
               <Words>Nothing on hand is waiting for jars.</Words>

@@ -1,5 +1,6 @@
 import { findProduce, type ProduceId, produceRow } from '@hoddle/core/handbook/produce';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
+import { asideWords } from '@hoddle/core/yields/asideWords';
 import { type BatchRecord, lbPerQuartOf } from '@hoddle/core/yields/batchRecord';
 import { madeWords } from '@hoddle/core/yields/madeWords';
 import { lastWords, NOTHING_LEARNED, yieldRange, yieldWords } from '@hoddle/core/yields/yieldRange';
@@ -114,6 +115,7 @@ function RecordRow({ record }: { record: BatchRecord }) {
   const enter = useHouseholdStore((store) => store.enter);
   const lbPerQuart = lbPerQuartOf(record);
   const jars = madeWords(record);
+  const aside = asideWords(record, units);
   const day = dayWords(isoDay(record.madeAt));
   return (
     <View className="min-h-[56px] flex-row items-center gap-2 border-t border-hair py-1">
@@ -125,6 +127,7 @@ function RecordRow({ record }: { record: BatchRecord }) {
           {day}, {lbPerQuart === undefined ? 'no jars' : yieldWords(lbPerQuart, units)}
           {record.learnFrom ? '' : ', not learned from'}
           {record.faults.length > 0 ? `. ${record.faults.join(', ')}` : ''}
+          {aside === undefined ? '' : `. Besides: ${aside}`}
           {record.note ? `. ${record.note}` : ''}
         </Words>
       </View>

@@ -1,7 +1,9 @@
 import { jarsOf, mainCropOf } from '@hoddle/core/day/batch';
 import { findProduce } from '@hoddle/core/handbook/produce';
 import { findProduct } from '@hoddle/core/handbook/products';
-import { KG_PER_LB } from '@hoddle/core/measure/amount';
+import { takenOffMl } from '@hoddle/core/kitchen/takenOff';
+import { KG_PER_LB, ML_PER_CUP } from '@hoddle/core/measure/amount';
+import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { productsFrom } from '@hoddle/core/yields/estimateJars';
 import { likelyInPot } from '@hoddle/core/day/likelyInPot';
 import { useRouter } from 'expo-router';
@@ -14,11 +16,13 @@ import { useLearned } from '../useLearned';
 import { RecordForm } from './RecordForm';
 import { type RecordDraft } from './readRecord';
 
+const ML_PER_QUART = 4 * ML_PER_CUP;
+
 /** What a batch made, written down while it is fresh: of a planned batch, or of any. */
 export function BatchRecordScreen({ batchId }: { batchId?: string }) {
   const router = useRouter();
   const enter = useHouseholdStore((store) => store.enter);
-  const { batches, batchRecords, picks } = useHousehold();
+  const { batches, batchRecords, picks, lotChanges, dayEvents } = useHousehold();
   const unit = useUnits() === 'metric' ? 'kg' : 'lb';
   const batch = batches.find(({ id }) => id === batchId);
   const crop =
@@ -28,6 +32,13 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
   // The middle of the plan: what was set apart is more, to be sure.
   const usedKg = batch ? likelyInPot(batch, learned) : 0;
   const inUnit = unit === 'kg' ? usedKg : usedKg / KG_PER_LB;
+  // What was measured in the kitchen is asked no second time.
+  const juiceMl = batch && takenOffMl(batch.id, dayEvents);
+  const left = picks.filter(
+    ({ of }) => of?.batchId === batchId && (of?.kind === 'pulp' || of?.kind === 'peels-and-cores'),
+  );
+  const keptKg = batch ? left.reduce((sum, { massKg }) => sum + massKg, 0) : 0;
+  const isOfLeft = batch?.uses.some(({ pickId }) => picks.some(({ id, of }) => id === pickId && of)) ?? false;
   // Makes are bought by the case: what was told last is likely so again.
   const last = [...batchRecords].sort((a, b) => b.madeAt - a.madeAt)[0];
   const first: RecordDraft = {
@@ -45,6 +56,11 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
     jarMake: last?.jarMake ?? '',
     lidMake: last?.lidMake ?? '',
     leftover: '',
+    juice: juiceMl === undefined ? '' : String(Math.round((juiceMl / ML_PER_QUART) * 100) / 100),
+    trimmings: keptKg > 0 ? String(Math.round((unit === 'kg' ? keptKg : keptKg / KG_PER_LB) * 10) / 10) : '',
+    cookedOff: '',
+    trimmingsTo:
+      keptKg > 0 ? goneTo(lotChanges.find(({ pickId }) => left.some(({ id }) => id === pickId))?.kind) : 'untold',
     faults: [],
   };
   return (
@@ -55,11 +71,17 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
       isWritten={batchRecords.some((record) => record.batchId !== null && record.batchId === batchId)}
       onSave={(record, learnFrom) => {
         const at = batch ? Math.min(householdNow(), batch.startAt + 8 * 60 * 60_000) : householdNow();
-        const own = { id: uuidV7(), batchId: batch?.id ?? null, madeAt: at, learnFrom };
+        const own = { id: uuidV7(), batchId: batch?.id ?? null, madeAt: at, learnFrom: learnFrom && !isOfLeft };
         void enter({ kind: 'batch-record', record: { ...record, ...own } }).then(() =>
           router.replace({ pathname: '/harvest/learned', params: { product: record.product, crop: record.crop } }),
         );
       }}
     />
   );
+}
+
+/** Where what was left behind went, by what was told of its lot. */
+function goneTo(kind: LotChange['kind'] | undefined): RecordDraft['trimmingsTo'] {
+  if (kind === 'fed') return 'animals';
+  return kind === 'composted' ? 'compost' : 'kept';
 }

@@ -2,6 +2,10 @@ import { JAR_SIZES, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { type BatchRecord, countsAdded } from '@hoddle/core/yields/batchRecord';
 import { checkRecord, type RecordCheck } from '@hoddle/core/yields/checkRecord';
+import { outputsOf } from '@hoddle/core/recipe/potOutputs';
+import { trimmingsOf } from '@hoddle/core/harvest/leftBehind';
+import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
+import { cardsOf } from '@hoddle/core/handbook/cards';
 import { productsFrom } from '@hoddle/core/yields/estimateJars';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -17,6 +21,7 @@ import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
 import { useLearned } from '../useLearned';
+import { AsidePart } from './AsidePart';
 import { RecordMore } from './RecordMore';
 import { ExpectedPart } from './ExpectedPart';
 import { type RecordDraft, readRecord } from './readRecord';
@@ -174,6 +179,13 @@ export function RecordForm({ title, first, isPlanned, isWritten, onSave }: Recor
             />
           </View>
         )}
+        <AsidePart
+          draft={draft}
+          onChange={change}
+          wrong={slip?.field}
+          isLadled={outputsOf(draft.product).length > 0}
+          isTrimmed={isTrimmed(draft)}
+        />
         <RecordMore draft={draft} onChange={change} isLeftoverWrong={slip?.field === 'leftover'} />
         <Words size="label" tone="ink-2">
           The part jar goes to the refrigerator and is eaten first.
@@ -181,6 +193,12 @@ export function RecordForm({ title, first, isPlanned, isWritten, onSave }: Recor
       </View>
     </Screen>
   );
+}
+
+/** Whether anything falls off while it is made. */
+function isTrimmed({ product, crop }: RecordDraft): boolean {
+  const card = cardForCrop(product, crop)?.card ?? cardsOf(product)[0];
+  return card !== undefined && trimmingsOf(card).length > 0;
 }
 
 /** More or fewer jars than can be: the likely meaning first, then to keep it as a thing apart. */

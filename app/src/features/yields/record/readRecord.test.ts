@@ -17,6 +17,10 @@ const draft: RecordDraft = {
   jarMake: '',
   lidMake: '',
   leftover: '',
+  juice: '',
+  trimmings: '',
+  cookedOff: '',
+  trimmingsTo: 'untold',
   faults: [],
 };
 
@@ -44,6 +48,22 @@ test('what was typed becomes one record: both sizes, the part jar, water and sug
   });
 });
 
+// What is not typed was not measured: it is never taken for none, nor worked out from the rest.
+test('juice, trimmings and what cooked off are each as measured, or not measured', () => {
+  const told = { juice: '5 1/2', trimmings: '6', cookedOff: '0', trimmingsTo: 'animals' } as const;
+  expect(readRecord({ ...draft, ...told }, 'lb', [])).toMatchObject({
+    record: {
+      juiceMl: expect.closeTo(5.5 * 946.353, 0),
+      trimmingsKg: expect.closeTo(6 * LB, 6),
+      cookedOffMl: 0,
+      trimmingsTo: 'animals',
+    },
+  });
+  expect(readRecord(draft, 'lb', [])).toMatchObject({
+    record: { juiceMl: null, trimmingsKg: null, cookedOffMl: null, trimmingsTo: null },
+  });
+});
+
 test.each([
   [{ amount: '' }, 'amount'],
   [{ amount: 'a box' }, 'amount'],
@@ -53,6 +73,9 @@ test.each([
   [{ jars: '0', otherJars: '', part: '0' }, 'jars'],
   [{ otherJars: 'few' }, 'otherJars'],
   [{ water: 'a lot' }, 'water'],
+  [{ juice: 'some' }, 'juice'],
+  [{ cookedOff: 'half' }, 'cookedOff'],
+  [{ trimmings: 'a bucketful' }, 'trimmings'],
 ] as const)('%j is a slip of %s', (more, field) => {
   expect(readRecord({ ...draft, ...more }, 'lb', [])).toEqual({
     kind: 'slip',

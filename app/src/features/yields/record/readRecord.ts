@@ -7,7 +7,7 @@ import { type Unit } from '@hoddle/core/measure/amount';
 import { convertAmount } from '@hoddle/core/measure/convertAmount';
 import { readAmount } from '@hoddle/core/measure/readAmount';
 import { readNumber } from '@hoddle/core/measure/readNumber';
-import { type BatchRecord, countsAdded, type Fault } from '@hoddle/core/yields/batchRecord';
+import { type BatchRecord, countsAdded, type Fault, type TrimmingsTo } from '@hoddle/core/yields/batchRecord';
 
 /** What was typed of a batch, as it was typed. */
 export interface RecordDraft {
@@ -27,10 +27,16 @@ export interface RecordDraft {
   readonly lidMake: string;
   /** Brine or syrup left, in cups. */
   readonly leftover: string;
+  /** What else came of it, in cups, and in pounds or kilograms; nothing typed is not measured. */
+  readonly juice: string;
+  readonly trimmings: string;
+  readonly cookedOff: string;
+  readonly trimmingsTo: TrimmingsTo | 'untold';
   readonly faults: readonly Fault[];
 }
 
-export type RecordField = 'amount' | 'jars' | 'otherJars' | 'water' | 'sugar' | 'leftover';
+export type RecordField =
+  'amount' | 'jars' | 'otherJars' | 'water' | 'sugar' | 'leftover' | 'juice' | 'trimmings' | 'cookedOff';
 
 export type RecordReading =
   | { kind: 'record'; record: Omit<BatchRecord, 'id' | 'batchId' | 'madeAt' | 'learnFrom'> }
@@ -63,6 +69,17 @@ export function readRecord(draft: RecordDraft, unit: 'lb' | 'kg', own: readonly 
       field: 'leftover',
       sentence: `"${draft.leftover}" is not an amount of brine. Try 2 or 1/2.`,
     };
+  const juiceMl = measuredIn(draft.juice, 'quart', 'ml');
+  if (juiceMl === undefined) return { kind: 'slip', field: 'juice', sentence: volumeSlip(draft.juice) };
+  const cookedOffMl = measuredIn(draft.cookedOff, 'quart', 'ml');
+  if (cookedOffMl === undefined) return { kind: 'slip', field: 'cookedOff', sentence: volumeSlip(draft.cookedOff) };
+  const trimmingsKg = measuredIn(draft.trimmings, unit, 'kg');
+  if (trimmingsKg === undefined)
+    return {
+      kind: 'slip',
+      field: 'trimmings',
+      sentence: `"${draft.trimmings}" is not a weight. Leave it empty if it was not weighed.`,
+    };
   const part = Number(draft.part);
   if (main + other + part === 0) return { kind: 'slip', field: 'jars', sentence: 'How many jars came out?' };
   const jars: JarCount[] = [{ jar: draft.jar, count: main }];
@@ -82,6 +99,10 @@ export function readRecord(draft: RecordDraft, unit: 'lb' | 'kg', own: readonly 
       lidMake: draft.lidMake.trim(),
       leftoverMl,
       faults: draft.faults,
+      juiceMl,
+      trimmingsKg,
+      cookedOffMl,
+      trimmingsTo: draft.trimmingsTo === 'untold' ? null : draft.trimmingsTo,
     },
   };
 }
@@ -96,6 +117,15 @@ function jarsSlip(typed: string): string {
   return typed.trim() === ''
     ? 'How many full jars came out?'
     : `"${typed}" is not a number of full jars. A part jar is told below.`;
+}
+
+/** As {@link readIn}, but what is not typed was not measured, which is not none. */
+function measuredIn(typed: string, bare: Unit, into: Unit): number | null | undefined {
+  return typed.trim() === '' ? null : readIn(typed, bare, into);
+}
+
+function volumeSlip(typed: string): string {
+  return `"${typed}" is not a volume. Leave it empty if it was not measured.`;
 }
 
 /** An amount in a unit when none is typed, in another; nothing typed is none. */

@@ -1,0 +1,45 @@
+import { fireEvent, render, screen } from '@testing-library/react-native';
+import { useState } from 'react';
+import { NumberPad } from './NumberPad';
+
+function Pad({ told, step }: { told: (value: number) => void; step: number }) {
+  const [value, setValue] = useState(4);
+  return (
+    <NumberPad
+      label="Measured"
+      value={value}
+      unit="cups"
+      step={step}
+      onChange={(next) => {
+        told(next);
+        setValue(next);
+      }}
+    />
+  );
+}
+
+const typed = () => screen.getByDisplayValue(/.*/).props.value as string;
+
+test('a measure is pressed or typed as hands write it; what cannot be stays typed and changes nothing', () => {
+  const told = jest.fn();
+  render(<Pad told={told} step={0.5} />);
+  fireEvent.changeText(screen.getByDisplayValue('4'), '5 1/2');
+  expect(told).toHaveBeenLastCalledWith(5.5);
+  expect(typed()).toBe('5 1/2');
+  fireEvent.press(screen.getByRole('button', { name: 'Measured: more' }));
+  expect(told).toHaveBeenLastCalledWith(6);
+  expect(typed()).toBe('6');
+  told.mockClear();
+  fireEvent.changeText(screen.getByDisplayValue('6'), 'a few');
+  expect(told).not.toHaveBeenCalled();
+  expect(typed()).toBe('a few');
+  expect(screen.getByRole('alert')).toHaveTextContent('“a few” is not a number.');
+});
+
+test('jars are whole', () => {
+  const told = jest.fn();
+  render(<Pad told={told} step={1} />);
+  fireEvent.changeText(screen.getByDisplayValue('4'), '5 1/2');
+  expect(told).not.toHaveBeenCalled();
+  expect(screen.getByRole('alert')).toHaveTextContent('“5 1/2” is not a whole number.');
+});

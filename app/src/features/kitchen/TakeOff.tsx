@@ -1,0 +1,176 @@
+import { type Batch, jarsOf, nameOf } from '@hoddle/core/day/batch';
+import { jarsFromVolume } from '@hoddle/core/day/batchFromPot';
+import { countJars, JARS, quartsPerJar } from '@hoddle/core/handbook/jars';
+import { withChange } from '@hoddle/core/kitchen/dayChange';
+import { gateLoads } from '@hoddle/core/kitchen/gateLoads';
+import { ML_PER_CUP } from '@hoddle/core/measure/amount';
+import { outputRule, type PotOutput } from '@hoddle/core/recipe/potOutputs';
+import { thinJuiceQuarts } from '@hoddle/core/yields/thinJuice';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { v7 as uuidV7 } from 'uuid';
+import { type Day, type LiveDay } from '@/features/day/useDay';
+import { useHousehold } from '@/store/useHousehold';
+import { useUnits } from '@/store/useUnits';
+import { Words } from '@/ui/Words';
+import { isLater } from './ChangeScreen';
+import { KitchenKey } from './KitchenKey';
+import { useCapacity } from './LoadsChange';
+import { NumberPad } from './NumberPad';
+import { OfferPart } from './OfferPart';
+import { type DayTold, useTellDay } from './useTellDay';
+
+const ML_PER_QUART = 4 * ML_PER_CUP;
+
+interface TakeOffProps {
+  day: Day;
+  live: LiveDay;
+  /** The batch whose pot it comes off. */
+  pot: Batch;
+  kind: PotOutput;
+  taskId: string;
+}
+
+/** What is taken off a pot, measured as it comes: the jars, the loads and the rest of the day follow from it. */
+export function TakeOff({ day, live, pot, kind, taskId }: TakeOffProps) {
+  const second = day.batches.find(({ from }) => from?.batchId === pot.id && from.kind === kind);
+  return second ? (
+    <IntoJars day={day} live={live} pot={pot} second={second} kind={kind} taskId={taskId} />
+  ) : (
+    <AsItIs day={day} pot={pot} kind={kind} taskId={taskId} />
+  );
+}
+
+function IntoJars({ day, live, pot, second, kind, taskId }: TakeOffProps & { second: Batch }) {
+  const router = useRouter();
+  const tell = useTellDay(day.id);
+  const { household } = useHousehold();
+  const later = second.loads.filter((load) => isLater(load, day));
+  const planned = jarsOf({ loads: later });
+  const capacity = useCapacity(second, day, later);
+  const volume = useVolume(planned * quartsPerJar(second.jar) * ML_PER_QUART);
+  const [offered, setOffered] = useState<Batch['loads']>();
+  const { jars, part } = jarsFromVolume(volume.ml, second.jar);
+  const name = nameOf(second).toLowerCase();
+  const told: DayTold[] = [
+    { type: 'output-measured', batchId: pot.id, taskId, kind, volumeMl: volume.ml },
+    { type: 'step-done', taskId },
+  ];
+  const end = () => router.navigate('/kitchen');
+  if (offered) {
+    const change = { kind: 'loads', batchId: second.id, loads: offered } as const;
+    return (
+      <OfferPart
+        day={day}
+        live={live}
+        words={
+          jars === 0
+            ? `No ${name}: its ${planned} jars are dropped`
+            : `${countJars(jars, second.jar)} ${name} instead of ${planned}`
+        }
+        change={change}
+        asked={withChange(live.rest, change, household.kitchen.cooks)}
+        before={told}
+        onRefuse={() => setOffered(undefined)}
+        onTaken={end}
+      />
+    );
+  }
+  const next = () => {
+    if (jars !== planned) {
+      const last = Math.max(0, ...second.loads.map(({ number }) => number));
+      return setOffered(gateLoads(later, jars, capacity, last, uuidV7));
+    }
+    told.forEach(tell);
+    end();
+  };
+  return (
+    <Measured pot={pot} kind={kind} volume={volume}>
+      <View role="status" className="gap-1">
+        <Words size="head" weight={700} tone="milk">
+          {jars === 0
+            ? `Not enough for a full ${JARS[second.jar].one}`
+            : `Gives ${countJars(jars, second.jar)} ${name}`}
+          ; {planned} were planned.
+        </Words>
+        {part > 0.05 && (
+          <Words size="lead" tone="milk-2">
+            {jars === 0 ? 'It is' : `About ${Math.round(part * 100)} % of a ${JARS[second.jar].one} more is`} for today,
+            or for the refrigerator.
+          </Words>
+        )}
+      </View>
+      <KitchenKey look="milk" words={jars === planned ? 'As planned: go on' : 'See what it changes'} onPress={next} />
+    </Measured>
+  );
+}
+
+/** Nothing was planned of it: it is measured for the record, and drunk or kept cold. */
+function AsItIs({ day, pot, kind, taskId }: Omit<TakeOffProps, 'live'>) {
+  const router = useRouter();
+  const tell = useTellDay(day.id);
+  const { batchRecords } = useHousehold();
+  const { crop } = pot.uses[0] ?? {};
+  const kg = pot.uses.reduce((sum, { massKg }) => sum + massKg, 0);
+  const likely = crop && thinJuiceQuarts(pot.product, crop, kg, batchRecords);
+  const volume = useVolume((likely?.p50 ?? 1) * ML_PER_QUART);
+  return (
+    <Measured pot={pot} kind={kind} volume={volume}>
+      <Words size="lead" tone="milk-2">
+        It is not planned as jars: use it today, or put it into the refrigerator within 2 hours.
+      </Words>
+      <KitchenKey
+        look="milk"
+        words="Measured: go on"
+        onPress={() => {
+          tell({ type: 'output-measured', batchId: pot.id, taskId, kind, volumeMl: volume.ml });
+          tell({ type: 'step-done', taskId });
+          router.navigate('/kitchen');
+        }}
+      />
+    </Measured>
+  );
+}
+
+type Volume = ReturnType<typeof useVolume>;
+
+function Measured({
+  pot,
+  kind,
+  volume,
+  children,
+}: {
+  pot: Batch;
+  kind: PotOutput;
+  volume: Volume;
+  children: React.ReactNode;
+}) {
+  const { words } = outputRule(kind);
+  return (
+    <View className="w-full max-w-[640px] gap-4 px-4 pb-8">
+      <Words size="head" weight={700} tone="milk">
+        {nameOf(pot)}: how much {words} came off?
+      </Words>
+      <Words size="lead" tone="milk-2">
+        Through a strainer into a clean pot. It goes on hot.
+      </Words>
+      <NumberPad
+        label={`Measured ${words}`}
+        value={volume.amount}
+        unit={volume.unit}
+        step={0.5}
+        onChange={volume.setAmount}
+      />
+      {children}
+    </View>
+  );
+}
+
+/** A volume in the household's units, to the half of one. */
+function useVolume(firstMl: number) {
+  const isMetric = useUnits() === 'metric';
+  const perUnit = isMetric ? 1_000 : ML_PER_QUART;
+  const [amount, setAmount] = useState(() => Math.round((firstMl / perUnit) * 2) / 2);
+  return { amount, setAmount, ml: amount * perUnit, unit: isMetric ? 'litres' : amount === 1 ? 'quart' : 'quarts' };
+}

@@ -1,0 +1,47 @@
+import { ML_PER_CUP } from '../measure/amount';
+import { printFraction } from '../measure/fraction';
+import { massWords } from '../measure/massWords';
+import { outputsOf } from '../recipe/potOutputs';
+import { type BatchRecord, type TrimmingsTo } from './batchRecord';
+
+const ML_PER_QUART = 4 * ML_PER_CUP;
+
+const TO_WORDS: Readonly<Record<TrimmingsTo, string>> = {
+  kept: 'kept',
+  animals: 'to the animals',
+  compost: 'to the compost',
+};
+
+/**
+ * What else came of a batch, each as it was measured or "not measured": "5 1/2 quarts of thin juice, 3 lb of peels, cores and
+ * pulp, to the animals, cooked off not measured". Nothing is worked out from the rest.
+ *
+ * @returns undefined where nothing was told and nothing is taken off its pot
+ */
+export function asideWords(
+  record: Pick<BatchRecord, 'product' | 'juiceMl' | 'trimmingsKg' | 'cookedOffMl' | 'trimmingsTo'>,
+  units: 'us' | 'metric',
+): string | undefined {
+  const { product, juiceMl, trimmingsKg, cookedOffMl, trimmingsTo } = record;
+  const isLadled = outputsOf(product).length > 0;
+  if (!isLadled && juiceMl === null && trimmingsKg === null && cookedOffMl === null && trimmingsTo === null)
+    return undefined;
+  const trimmed =
+    trimmingsKg === null ? 'trimmings not measured' : `${massWords(trimmingsKg, units)} of peels, cores and pulp`;
+  return [
+    ...(isLadled || juiceMl !== null
+      ? [juiceMl === null ? 'thin juice not measured' : volumeWords(juiceMl, 'of thin juice', units)]
+      : []),
+    trimmed,
+    ...(trimmingsTo === null ? [] : [TO_WORDS[trimmingsTo]]),
+    ...(isLadled || cookedOffMl !== null
+      ? [cookedOffMl === null ? 'cooked off not measured' : volumeWords(cookedOffMl, 'cooked off', units)]
+      : []),
+  ].join(', ');
+}
+
+function volumeWords(ml: number, of: string, units: 'us' | 'metric'): string {
+  if (units === 'metric') return `${Math.round(ml / 100) / 10} l ${of}`;
+  const quarts = ml / ML_PER_QUART;
+  return `${printFraction(quarts, 4)} ${quarts > 1 ? 'quarts' : 'quart'} ${of}`;
+}
