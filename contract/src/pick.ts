@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { LEFT_KINDS } from '@hoddle/core/harvest/leftBehind';
+import { LEFT_KINDS } from '@hoddle/core/harvest/leftOf';
 import { MOST_TOLD, PICK_SOURCES, PLACES, RIPENESSES } from '@hoddle/core/harvest/pick';
 
 import { Crop } from './crop';

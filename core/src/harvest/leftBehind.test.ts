@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { findCard } from '../handbook/cards';
-import { LEFT_KINDS, LEFT_PLACES, leftKeepsDays, type LeftKind, trimmingsOf } from './leftBehind';
+import { LEFT_PLACES, leftKeepsDays, trimmingsOf } from './leftBehind';
+import { LEFT_KINDS, type LeftKind } from './leftOf';
 import { leftBehind, onHand, type TimedUse } from './onHand';
 import { type Pick } from './pick';
 import { readLeft } from './readLeft';

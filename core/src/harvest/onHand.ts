@@ -1,6 +1,7 @@
 import { type ProduceId } from '../handbook/produce';
 import { fuseDays, keepsDays, type LotRipeness, THAWED_DAYS } from './keeping';
-import { isProduceStill, leftKeepsDays, type LeftOf } from './leftBehind';
+import { isProduceStill, leftKeepsDays } from './leftBehind';
+import { type LeftOf } from './leftOf';
 import { type LotChange, type LotPart } from './lotChange';
 import { type Pick, type PickUse, type Place } from './pick';
 

@@ -1,5 +1,5 @@
 import { type ProduceId } from '../handbook/produce';
-import { type LeftOf } from './leftBehind';
+import { type LeftOf } from './leftOf';
 
 /** Where produce waits for its jars. Iced water is for cucumbers that are to stay crisp. */
 export const PLACES = ['counter', 'cool', 'refrigerator', 'iced', 'freezer'] as const;

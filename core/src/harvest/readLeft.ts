@@ -1,7 +1,8 @@
 import { type Unit } from '../measure/amount';
 import { convertAmount } from '../measure/convertAmount';
 import { readAmount } from '../measure/readAmount';
-import { isLiquid, LEFT_WORDS, type LeftKind } from './leftBehind';
+import { isLiquid, LEFT_WORDS } from './leftBehind';
+import { type LeftKind } from './leftOf';
 
 /** What was typed of something left behind. */
 export type LeftReading =

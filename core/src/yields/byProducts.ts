@@ -1,6 +1,6 @@
 import { produceRow, type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
-import { type LeftKind } from '../harvest/leftBehind';
+import { type LeftKind } from '../harvest/leftOf';
 import { mostThinJuice } from './thinJuice';
 
 /** What a product leaves over that another can be made of. */

@@ -3,13 +3,12 @@ import { findProduce, type ProduceId } from '@hoddle/core/handbook/produce';
 import {
   isLiquid,
   isProduceStill,
-  LEFT_KINDS,
   LEFT_PLACES,
   LEFT_WORDS,
   leftKeepsDays,
-  type LeftKind,
   trimmingsOf,
 } from '@hoddle/core/harvest/leftBehind';
+import { LEFT_KINDS, type LeftKind } from '@hoddle/core/harvest/leftOf';
 import { keepsDays } from '@hoddle/core/harvest/keeping';
 import { type Pick as HarvestPick, type Place } from '@hoddle/core/harvest/pick';
 import { readLeft } from '@hoddle/core/harvest/readLeft';
