@@ -26,7 +26,7 @@ export function LeftPart({ now }: { now: number }) {
           >
             <View className="flex-row items-baseline gap-2">
               <Words weight={600} className="flex-1">
-                {lotName(lot)}
+                {lotName(lot).replace(/^./, (letter) => letter.toUpperCase())}
               </Words>
               <Words size="label" tone="ink-2">
                 {PLACE_NAMES[lot.place]}

@@ -20,7 +20,7 @@ import { Slip } from '@/features/bench/instrument/Slip';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { useUnits } from '@/store/useUnits';
-import { Choice } from '@/ui/Choice';
+import { ChipRadio } from '@/ui/ChipRadio';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
@@ -80,18 +80,19 @@ function Left({ batch, crop }: { batch: Batch; crop: ProduceId }) {
   return (
     <Screen station="harvest" title="What is left over?" note={nameOf(batch)} backTo="/harvest" withoutStations>
       <View className="max-w-[560px] gap-4">
-        <Choice
-          label="What it is"
-          value={kind}
-          onChoose={(next) => {
-            setKind(next);
-            setSlip(undefined);
-          }}
-          options={[...likely, ...LEFT_KINDS.filter((each) => !likely.includes(each))].map((value) => ({
-            value,
-            words: LEFT_WORDS[value],
-          }))}
-        />
+        <View role="radiogroup" aria-label="What it is" className="flex-row flex-wrap gap-2">
+          {[...likely, ...LEFT_KINDS.filter((each) => !likely.includes(each))].map((each) => (
+            <ChipRadio
+              key={each}
+              words={LEFT_WORDS[each]}
+              chosen={each === kind}
+              onPress={() => {
+                setKind(each);
+                setSlip(undefined);
+              }}
+            />
+          ))}
+        </View>
         <TextField
           label={isLiquid(kind) ? `How much, in ${isMetric ? 'litres' : 'quarts'}` : `Weight, in ${bare}`}
           spokenLabel="How much is left"

@@ -25,10 +25,10 @@ export const PLACE_NAMES: Readonly<Record<Place, string>> = {
   freezer: 'freezer',
 };
 
-/** "apples", or "apples: peels and cores" of what a batch left behind. */
+/** "apples", or "peels and cores of apples", which a batch left behind. */
 export function lotName({ crop, of }: Pick<Lot, 'crop'> & { readonly of?: Lot['of'] | null }): string {
   const name = produceRow(crop).name.toLowerCase();
-  return of ? `${name}: ${LEFT_WORDS[of.kind]}` : name;
+  return of ? `${LEFT_WORDS[of.kind]} of ${name}` : name;
 }
 
 /** How long a lot still keeps, in days and in words: "12 lb soft, use by Sunday", "Thursday", "past its time". */

@@ -26,7 +26,6 @@ export function NumberPad({ label, value, unit, step, onChange }: NumberPadProps
     setTyped(undefined);
     onChange(next);
   };
-  const text = typed ?? shown;
   return (
     <View role="group" aria-label={label} className="gap-1">
       <Words size="lead" weight={600} tone="milk">
@@ -34,20 +33,20 @@ export function NumberPad({ label, value, unit, step, onChange }: NumberPadProps
       </Words>
       <View className="flex-row items-center gap-3">
         <Side words="-" label={`${label}: less`} onPress={() => press(Math.max(0, value - step))} />
-        <View className="flex-1 flex-row items-center justify-center gap-2">
+        <View className="flex-1 items-stretch">
           <TextInput
             aria-label={`${label}, typed`}
             aria-invalid={fault !== undefined || undefined}
-            value={text}
+            value={typed ?? shown}
             onChangeText={type}
             onBlur={() => fault === undefined && setTyped(undefined)}
             selectTextOnFocus
             inputMode={Number.isInteger(step) ? 'numeric' : 'text'}
             autoComplete="off"
-            className="rounded-key border-2 border-granite-line text-center font-heavy text-milk"
-            style={{ fontSize: 50, lineHeight: 56, height: 72, width: Math.max(76, 30 + 30 * text.length) }}
+            className="w-full rounded-key border-2 border-granite-line text-center font-heavy text-milk"
+            style={{ fontSize: 46, lineHeight: 52, height: 60, minWidth: 0 }}
           />
-          <Words size="head" tone="milk-2">
+          <Words size="lead" tone="milk-2" className="text-center">
             {unit}
           </Words>
         </View>

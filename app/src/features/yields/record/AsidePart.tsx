@@ -15,7 +15,7 @@ interface AsidePartProps {
   isTrimmed: boolean;
 }
 
-const TO_WORDS = { kept: 'kept', animals: 'to the animals', compost: 'to the compost' } as const;
+const TO_WORDS = { kept: 'kept', animals: 'animals', compost: 'compost' } as const;
 
 /** What else came of a batch, each as it was measured: what is left empty was not measured, and is not worked out. */
 export function AsidePart({ draft, onChange, wrong, isLadled, isTrimmed }: AsidePartProps) {
