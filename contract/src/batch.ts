@@ -32,6 +32,9 @@ export const RecipeId = v.union(
   'is no card of the handbook, nor one of the household',
 );
 
+const Minutes = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(600));
+const Psi = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20));
+
 /** One canner load of a batch. */
 export const PlannedLoadSchema = v.object({
   id: Id,
@@ -43,6 +46,8 @@ export const PlannedLoadSchema = v.object({
   withLoadId: v.optional(Id),
   /** Its own card, where one covering liquid goes over several fillings. */
   recipe: v.optional(RecipeId),
+  /** Its jars are of another size than the batch's, with the time that is tested for those. */
+  size: v.optional(v.object({ jar: Jar, processMinutes: Minutes, pressurePsi: v.optional(Psi) })),
 });
 
 /** What a batch takes of one basket. */
@@ -63,9 +68,9 @@ export const BatchSchema = v.object({
   method: v.picklist([...METHODS, ...COLD], 'is no way of processing that was tested, nor of keeping cold'),
   altitudeFt: AltitudeFt,
   /** 0 for what is kept cold. */
-  processMinutes: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(600)),
+  processMinutes: Minutes,
   /** Pressure canning only. */
-  pressurePsi: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20))),
+  pressurePsi: v.optional(Psi),
   /** Empty for what is kept cold. */
   cannerId: v.union([Id, v.literal('')]),
   startAt: Time,

@@ -1,4 +1,5 @@
 import { v7 as uuidV7 } from 'uuid';
+import { EXAMPLES } from '@hoddle/contract/openapi/examples';
 import { startServer } from './testServer';
 
 const NOW = Date.UTC(2026, 7, 29);
@@ -88,5 +89,43 @@ test('what was left behind is used up once, and the record keeps what was measur
   expect((await server.call('POST', '/batch-records', record)).status).toBe(201);
   expect((await state()).batchRecords).toEqual([
     expect.objectContaining({ juiceMl: 5_200, trimmingsKg: null, cookedOffMl: null, trimmingsTo: 'animals' }),
+  ]);
+});
+
+// USDA Complete Guide, Guide 3, crushed tomatoes to 1,000 ft: pints 35 and quarts 45 min.
+test('two sizes are one batch: each held against its own time, shared only where both fit, sealed in their own jars', async () => {
+  const { household } = (await server.call('GET', '/state')).body;
+  // As the handbook has it: 7 quarts or 9 pints.
+  const [canner] = EXAMPLES.household.canners;
+  expect((await server.call('PUT', '/household', { ...household, altitudeFt: 800, canners: [canner] })).status).toBe(200);
+  const [first, last] = [uuidV7(), uuidV7()];
+  const two = (jars: number, size: object, more: object = {}) =>
+    batch({
+      ...{ product: 'tomatoes-crushed', jar: 'quart', processMinutes: 45, cannerId: canner.id },
+      loads: [
+        { id: first, number: 1, jars: 4 },
+        { id: last, number: 2, jars, size: { jar: 'pint', ...size }, ...more },
+      ],
+    });
+  const code = async (own: object) => (await server.call('POST', '/batches', own)).body.error?.code;
+  expect(await code(two(3, { processMinutes: 30 }))).toBe('too-short');
+  expect(await code(two(4, { processMinutes: 35 }, { withLoadId: first }))).toBe('share');
+  const own = two(3, { processMinutes: 35 });
+  expect((await server.call('POST', '/batches', own)).status).toBe(201);
+  expect((await state()).batches).toEqual([expect.objectContaining({ loads: own.loads })]);
+
+  const tell = async (loadId: string, type: string, minutes: number, more: object = {}) => {
+    const event = { id: uuidV7(), loadId, type, at: NOW - 3 * 86_400_000 + minutes * 60_000, ...more };
+    expect((await server.call('POST', '/kitchen/events', event)).status).toBe(201);
+  };
+  await tell(last, 'load-started', 0, { jars: 3 });
+  await tell(last, 'boil-reached', 20);
+  await tell(last, 'heat-off', 56);
+  await tell(last, 'jars-out', 62);
+  const lots = { sealedLotId: uuidV7(), unsealedLotId: uuidV7() };
+  await tell(last, 'seal-checked', 62 + 13 * 60, { sealed: [true, true, false], ...lots });
+  expect((await state()).lots).toEqual([
+    expect.objectContaining({ jar: 'pint', seal: 'sealed' }),
+    expect.objectContaining({ jar: 'pint', seal: 'unsealed' }),
   ]);
 });

@@ -11,7 +11,18 @@ import { type BatchRecord } from '../yields/batchRecord';
 import { cropCard } from '../yields/cardForCrop';
 import { pickedKgPerBatch } from '../yields/pickedKg';
 import { type LearnedYields } from '../yields/yieldModel';
-import { type Batch, cardOf, cardOfLoad, jarsOf, mainCropOf, massKgOf, type PlannedLoad } from './batch';
+import {
+  type Batch,
+  cardOf,
+  cardOfLoad,
+  jarCounts,
+  jarsOf,
+  mainCropOf,
+  massKgOf,
+  ofLoad,
+  type PlannedLoad,
+  shareOf,
+} from './batch';
 import { stepsOfBatch } from './daySequence';
 
 /** What one load of a batch takes: its pots are its own. */
@@ -57,26 +68,28 @@ export function amountsOfBatch(batch: Batch, ground: AmountsGround = {}): BatchA
   const own = batch.againOf === undefined ? cardFrom(batch) : undefined;
   const jars = jarsOf(batch);
   if (!own || jars <= 0) return undefined;
-  const card = columnFor(withoutLeftOut(own, batch), [{ jar: batch.jar, count: jars }]);
+  const card = columnFor(withoutLeftOut(own, batch), jarCounts(batch));
   const liquid = learnedLiquid(card, records);
   const whole = batchesOf(batch, card, learned);
   const main = mainCropOf(batch) ?? mainLine(card)?.crops[0];
-  let [pots, filled] = [0, 0];
+  let pots = 0;
+  const filled: JarCount[] = [];
   const loads = batch.loads.map((load): LoadAmounts => {
-    const share = load.jars / jars;
+    const { jar, processMinutes } = ofLoad(batch, load);
+    const share = shareOf(batch, load);
     const parts = new Map([...whole].map(([crop, count]) => [crop, count * share] as const));
     const really = batchesMeasured(batch, card, load, measured);
     if (main !== undefined && really !== undefined) parts.set(main, really);
-    filled += load.jars;
-    const needed = setsByTheBox(card) ? boxesFor(card, { jar: batch.jar, count: filled }) - pots : undefined;
+    filled.push({ jar, count: load.jars });
+    const needed = setsByTheBox(card) ? boxesFor(card, filled) - pots : undefined;
     const filling = load.recipe === undefined ? undefined : cardOfLoad(batch, load);
     const amounts = recipeFor(filling ? withoutLeftOut(filling, batch) : card, {
-      jars: [{ jar: batch.jar, count: load.jars }],
+      jars: [{ jar, count: load.jars }],
       // Of several fillings each goes by its jars.
       ...(parts.size > 0 && load.recipe === undefined && { batches: parts }),
       measured: really !== undefined,
       ...(needed !== undefined && { pots: Math.max(1, needed) }),
-      processMinutes: batch.processMinutes,
+      processMinutes,
       ...(liquid && { learnedLiquid: liquid }),
     });
     const own = needed === 0 ? { ...amounts, pots: 0, lines: amounts.lines.map(noneOf) } : amounts;
@@ -105,16 +118,16 @@ function withoutLeftOut(card: Card, { without = [] }: Pick<Batch, 'without'>): C
 
 /** Batches of the card that were measured for a load, the last time it was: its share of what was measured for several. */
 function batchesMeasured(
-  { loads }: Batch,
+  { jar, loads }: Batch,
   card: Card,
-  { id, jars }: PlannedLoad,
+  load: PlannedLoad,
   measured: NonNullable<AmountsGround['measured']>,
 ): number | undefined {
-  const own = measured.findLast(({ loadIds }) => loadIds === undefined || loadIds.includes(id));
+  const own = measured.findLast(({ loadIds }) => loadIds === undefined || loadIds.includes(load.id));
   const perBatch = measuredPart(card)?.perBatch;
   if (!own || perBatch === undefined) return undefined;
-  const together = loads.filter((load) => own.loadIds === undefined || own.loadIds.includes(load.id));
-  return ((own.amount / perBatch) * jars) / jarsOf({ loads: together });
+  const together = loads.filter(({ id }) => own.loadIds === undefined || own.loadIds.includes(id));
+  return (own.amount / perBatch) * shareOf({ jar, loads: together }, load);
 }
 
 /** Jam that is boiled already fills this load too. */
@@ -123,9 +136,9 @@ function noneOf(line: AmountLine): AmountLine {
 }
 
 /** Whole batches for so many jars, as many as its page says one fills at most. */
-function boxesFor(card: Card, jars: JarCount): number {
+function boxesFor(card: Card, jars: readonly JarCount[]): number {
   const perBatch = quartsPerBatch(card)?.high ?? 1;
-  return Math.max(1, Math.ceil(quartsOfJars([jars]) / perBatch - 1e-6));
+  return Math.max(1, Math.ceil(quartsOfJars(jars) / perBatch - 1e-6));
 }
 
 /** Batches of the card that each crop of a batch makes, as this kitchen trims it. */

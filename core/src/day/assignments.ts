@@ -1,7 +1,8 @@
-import { capacityOf } from '../canner/capacity';
+import { type JarSize } from '../handbook/jars';
+import { holdsMixed } from '../canner/holdsMixed';
 import { type Canner, type OwnJar } from '../canner/canner';
 import { type Batch, type CannedBatch, isCanned } from './batch';
-import { hostOf, together } from './sharedLoad';
+import { hostOf, sizesInCanner, together } from './sharedLoad';
 
 /** More ways than this are thinned out: those that share the work most evenly are kept. */
 const MOST_WAYS = 24;
@@ -63,23 +64,21 @@ function groupsOf(
   ownJars: readonly OwnJar[],
   settled: ReadonlyMap<string, string>,
 ): Group[] {
-  const alike = new Map<string, { jars: number; minutes: number; loads: string[]; in?: string }>();
+  const alike = new Map<string, { jars: number; sizes: JarSize[]; minutes: number; loads: string[]; in?: string }>();
   for (const load of batch.loads) {
     if (hostOf(load, batches)) continue;
     const all = together(batch, load, batches);
     // A load with guests stands for no other.
     const stands = settled.get(load.id);
-    const key = all.load === load && stands === undefined ? String(load.jars) : load.id;
+    const sizes = sizesInCanner(batch, load, batches);
+    const key = all.load === load && stands === undefined ? `${load.jars} ${sizes.join()}` : load.id;
     const known = alike.get(key)?.loads ?? [];
-    const own = { jars: all.load.jars, minutes: all.batch.processMinutes, loads: [...known, load.id] };
+    const own = { jars: all.load.jars, sizes, minutes: all.batch.processMinutes, loads: [...known, load.id] };
     alike.set(key, { ...own, ...(stands !== undefined && { in: stands }) });
   }
-  return [...alike.values()].map(({ jars, minutes, loads, in: stands }): Group => {
+  return [...alike.values()].map(({ jars, sizes, minutes, loads, in: stands }): Group => {
     if (stands !== undefined) return { loads, able: [stands], minutes };
-    const able = canners.filter((canner) => {
-      const capacity = capacityOf(canner, batch.jar, { method: batch.method, ownJars });
-      return capacity.kind === 'holds' && capacity.jars >= jars;
-    });
+    const able = canners.filter((canner) => holdsMixed(canner, sizes, jars, { method: batch.method, ownJars }));
     const ids = able.map(({ id }) => id);
     return { loads, able: ids, minutes };
   });

@@ -6,7 +6,7 @@ import { mainLine } from '../recipe/cardCrops';
 import { type PotOutput } from '../recipe/potOutputs';
 import { recipeName } from '../recipe/recipeName';
 import { cardOfBatch } from '../yields/cardForCrop';
-import { type JarSize } from '../handbook/jars';
+import { countJars, type JarCount, type JarSize, quartsPerJar } from '../handbook/jars';
 import { type ProductId, productRow } from '../handbook/products';
 import { isCold, type Method, type Way } from '../process/method';
 
@@ -21,7 +21,12 @@ export interface PlannedLoad {
   readonly recipe?: string;
   /** It goes into the canner with this load of another batch: the cook asked for it. */
   readonly withLoadId?: string;
+  /** Its jars are of another size than the batch's, with the time that is tested for those. */
+  readonly size?: LoadSize;
 }
+
+/** Another size of jar, and what is tested for it. */
+export type LoadSize = Pick<Batch, 'jar' | 'processMinutes' | 'pressurePsi' | 'planned' | 'untested'>;
 
 /** The pot that a batch is taken from. */
 export interface FromPot {
@@ -79,6 +84,50 @@ export function isCanned(batch: Batch): batch is CannedBatch {
 /** Jars of all its loads. */
 export function jarsOf({ loads }: Pick<Batch, 'loads'>): number {
   return loads.reduce((sum, { jars }) => sum + jars, 0);
+}
+
+/**
+ * A batch as one of its loads has it: in that load's own jars, by their own tested time; its other loads then name theirs.
+ * Whoever holds a batch and a load holds it so.
+ */
+export function ofLoad<Of extends Batch>(batch: Of, { size }: Pick<PlannedLoad, 'size'>): Of {
+  if (!size) return batch;
+  const { jar, processMinutes, pressurePsi, planned, untested, ...own } = batch;
+  const others: LoadSize = {
+    ...{ jar, processMinutes },
+    ...(pressurePsi !== undefined && { pressurePsi }),
+    ...(planned && { planned }),
+    ...(untested !== undefined && { untested }),
+  };
+  const loads = own.loads.map((load) => (load.size ? load : { ...load, size: others }));
+  return { ...own, ...size, loads } as unknown as Of;
+}
+
+/** Its jars by their size, in the order of its loads. */
+export function jarCounts({ jar, loads }: Pick<Batch, 'jar' | 'loads'>): JarCount[] {
+  const counts = new Map<JarSize, number>();
+  for (const load of [...loads].sort((a, b) => a.number - b.number)) {
+    const size = load.size?.jar ?? jar;
+    counts.set(size, (counts.get(size) ?? 0) + load.jars);
+  }
+  return [...counts].map(([size, count]) => ({ jar: size, count }));
+}
+
+/** "6 quarts and 4 pints". */
+export function jarsWords(batch: Pick<Batch, 'jar' | 'loads'>): string {
+  return jarCounts(batch)
+    .map(({ jar, count }) => countJars(count, jar))
+    .join(' and ');
+}
+
+/** Quarts that all its jars hold, or those of one load. */
+export function quartsIn({ jar, loads }: Pick<Batch, 'jar' | 'loads'>): number {
+  return loads.reduce((sum, load) => sum + load.jars * quartsPerJar(load.size?.jar ?? jar), 0);
+}
+
+/** The part of a batch that goes into one load, by what its jars hold. */
+export function shareOf(batch: Pick<Batch, 'jar' | 'loads'>, load: PlannedLoad): number {
+  return quartsIn({ jar: batch.jar, loads: [load] }) / quartsIn(batch);
 }
 
 /** Produce that goes into it, in kilograms as picked: of one crop, or of all. */

@@ -2,11 +2,19 @@ import { type JarSize } from '../handbook/jars';
 import { type ProductRow } from '../handbook/products';
 import { usualPack } from '../handbook/usualPack';
 import { type PickUse } from '../harvest/pick';
-import { findProcess, type HouseholdPages } from '../process/findProcess';
+import { findProcess, type HouseholdPages, type TestedProcess } from '../process/findProcess';
 import { type Method } from '../process/method';
 import { type PotOutput } from '../recipe/potOutputs';
 import { plannedProcess } from '../process/plannedProcess';
-import { type Batch, cardOf, type FromPot } from './batch';
+import { type Batch, cardOf, type FromPot, type PlannedLoad } from './batch';
+
+/** Jars of another size that are filled from the same pot, in loads of their own. */
+export interface MoreJars {
+  readonly jar: JarSize;
+  readonly loads: readonly number[];
+  /** The last of them goes in with the last of the others, at the longest time: the cook asked for it. */
+  readonly isShared?: boolean;
+}
 
 /** What a cook wants to make, before its time is looked up. */
 export interface BatchWish {
@@ -19,6 +27,7 @@ export interface BatchWish {
   readonly cannerId: string;
   /** Jars of each load. */
   readonly loads: readonly number[];
+  readonly more?: MoreJars;
   /** A load of another batch that the last one goes in with. */
   readonly withLoadId?: string;
   readonly uses: readonly PickUse[];
@@ -33,7 +42,7 @@ export interface BatchWish {
  * @param newId makes the id of the batch and of each load, from a word that tells them apart
  */
 export function batchOf(
-  { product, recipe, without, jar, method, cannerId, loads, withLoadId, uses, gives, from, startAt }: BatchWish,
+  { product, recipe, without, jar, method, cannerId, loads, more, withLoadId, uses, gives, from, startAt }: BatchWish,
   { altitudeFt }: { readonly altitudeFt: number | null },
   pages: HouseholdPages,
   newId: (of: string) => string,
@@ -42,7 +51,16 @@ export function batchOf(
   const question = { product: product.product, pack: usualPack(product), jar, method, altitudeFt };
   const tested = findProcess(question, pages);
   if (tested.kind === 'refusal') return undefined;
+  const { pressurePsi } = tested;
+  const sized = more && more.loads.length > 0 ? findProcess({ ...question, jar: more.jar }, pages) : undefined;
+  if (sized?.kind === 'refusal') return undefined;
   const card = cardOf({ product: product.product, uses, ...(from && { from }) })?.card;
+  const own = loads.map((jars, i): PlannedLoad => ({
+    id: newId(`load ${i + 1}`),
+    number: i + 1,
+    jars,
+    ...(withLoadId !== undefined && i === loads.length - 1 && { withLoadId }),
+  }));
   return {
     ...question,
     id: newId('batch'),
@@ -51,17 +69,31 @@ export function batchOf(
     ...(gives && gives.length > 0 && { gives }),
     ...(from && { from }),
     processMinutes: plannedProcess(tested).minutes,
-    ...(tested.pressurePsi !== undefined && { pressurePsi: tested.pressurePsi }),
+    ...(pressurePsi !== undefined && { pressurePsi }),
     cannerId,
     startAt,
     uses,
-    loads: loads.map((jars, i) => ({
-      id: newId(`load ${i + 1}`),
-      number: i + 1,
-      jars,
-      ...(withLoadId !== undefined && i === loads.length - 1 && { withLoadId }),
-    })),
+    loads: [...own, ...(more && sized ? moreLoads(more, sized, own, newId) : [])],
   };
+}
+
+/** Loads in jars of another size, each with the time that is tested for those. */
+function moreLoads(
+  { jar, loads, isShared = false }: MoreJars,
+  tested: TestedProcess,
+  before: readonly PlannedLoad[],
+  newId: (of: string) => string,
+): PlannedLoad[] {
+  const { pressurePsi } = tested;
+  const processMinutes = plannedProcess(tested).minutes;
+  const host = before.at(-1);
+  return loads.map((jars, i) => ({
+    id: newId(`load ${before.length + i + 1}`),
+    number: before.length + i + 1,
+    jars,
+    ...(isShared && host && i === loads.length - 1 && { withLoadId: host.withLoadId ?? host.id }),
+    size: { jar, processMinutes, ...(pressurePsi !== undefined && { pressurePsi }) },
+  }));
 }
 
 const STEP_MS = 15 * 60_000;

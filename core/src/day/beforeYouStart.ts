@@ -1,6 +1,6 @@
 import { JARS, type JarSize } from '../handbook/jars';
 import { sterilizeJars } from '../process/sterilizeJars';
-import { type Batch, isCanned, jarsOf } from './batch';
+import { type Batch, isCanned, jarCounts, jarsOf, ofLoad } from './batch';
 import { stepsOfBatch } from './daySequence';
 
 /** Spare jars and lids, since one in twenty or so is chipped or does not seal. Common practice. */
@@ -42,14 +42,13 @@ const TOOL_WORDS: Readonly<Record<string, string>> = {
 export function beforeYouStart(batches: readonly Batch[]): BeforeYouStart {
   const counts = new Map<JarSize, number>();
   for (const batch of batches) {
-    const { jar } = batch;
-    counts.set(jar, (counts.get(jar) ?? 0) + jarsOf(batch));
+    for (const { jar, count } of jarCounts(batch)) counts.set(jar, (counts.get(jar) ?? 0) + count);
   }
   const jars = [...counts].map(([jar, count]) => ({
     jar,
     jars: count,
     spare: Math.max(1, Math.ceil(count * SPARE_PART)),
-    ...sterileOf(batches.filter((batch) => batch.jar === jar)),
+    ...sterileOf(batches.flatMap((batch) => inOneSize(batch, jar))),
   }));
   const lids = new Map<'regular' | 'wide', number>();
   for (const { jar, jars: count, spare } of jars) {
@@ -67,6 +66,13 @@ export function beforeYouStart(batches: readonly Batch[]): BeforeYouStart {
     lids: [...lids].map(([mouth, count]) => ({ mouth, lids: count })),
     tools: [...new Set([...named, ...always])],
   };
+}
+
+/** The loads of a batch whose jars are of one size, as a batch of their own. */
+function inOneSize(batch: Batch, jar: JarSize): Batch[] {
+  const loads = batch.loads.filter((load) => ofLoad(batch, load).jar === jar);
+  const [first] = loads;
+  return first ? [{ ...ofLoad(batch, first), loads }] : [];
 }
 
 function sterileOf(batches: readonly Batch[]): Pick<ReadyJars, 'sterile'> {

@@ -16,9 +16,12 @@ import {
   cardOf,
   isCanned,
   jarsOf,
+  jarsWords,
   mainCropOf,
   massKgOf,
+  ofLoad,
   type PlannedLoad,
+  shareOf,
 } from './batch';
 import { cannerWords } from './cannerWords';
 import { COOL_WATER_STEP, withCooling } from './coolWater';
@@ -36,7 +39,7 @@ import {
 import { dayResources } from './dayResources';
 import { type KitchenSetup } from './kitchenSetup';
 import { isLongWait } from './longWait';
-import { guestsOf, hostOf, type LoadOfBatch, minutesOf, together } from './sharedLoad';
+import { guestsOf, hostOf, type LoadOfBatch, minutesOf, together, wordsInCanner } from './sharedLoad';
 import { type Lag } from './search/scheduleProblem';
 import { STERILE_HOLD_MIN, sterileJars } from './sterileJars';
 
@@ -100,7 +103,7 @@ export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProble
         const all = together(batch, load, batches);
         return {
           ...all,
-          batch: { ...batch, ...all.batch, method: batch.method },
+          batch: { ...all.batch, method: batch.method },
           canner: cannerFor(batch, load, kitchen),
         };
       }),
@@ -191,22 +194,25 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
     ...due(made.tasks),
     ...batch.loads.flatMap((load) => {
       const own = new Chain(kitchen, { batchId: batch.id, loadId: load.id }, made);
-      const part = { key: load.id, share: load.jars / jarsOf(batch), jars: load.jars, batch };
+      const sized = ofLoad(batch, load);
+      const part = { key: load.id, share: shareOf(batch, load), jars: load.jars, batch: sized };
       const pot = takenFrom(batch, batches);
       // Juice stands two hours and no longer, what waits for a second load is kept hot. Handbook steps.
       if (pot !== undefined) own.require({ task: pot, ...(load === batch.loads[0] && { maxLag: CUT_HOLD_MIN }) });
       for (const step of preparing.slice(lastLong + 1)) own.add(step, { ...part, kind: 'prepare' });
       own.join();
       own.require({ task: ready.id });
-      const sterile = sterileJars(batch, load, ready, minutesOf(batch, load, batches), kitchen.setup);
+      const sterile = sterileJars(sized, load, ready, minutesOf(batch, load, batches), kitchen.setup);
       for (const { id } of sterile.slice(-1)) own.require({ task: id, maxLag: STERILE_HOLD_MIN });
       for (const step of sequence.slice(filling)) own.add(step, { ...part, kind: 'fill' });
-      if (!isCanned(batch)) own.keepCold(batch, load);
+      if (!isCanned(batch)) own.keepCold(sized, load);
       else if (!hostOf(load, batches)) {
         // Whoever goes in with it is filled by then, and waits no longer than its own jars.
         for (const guest of guestsOf(load.id, batches)) own.require({ task: filledId(guest), maxLag: JARS_HOLD_MIN });
         const all = together(batch, load, batches);
-        own.can({ ...batch, ...all.batch, method: batch.method }, all.load, cannerFor(batch, load, kitchen), kitchen);
+        const words = wordsInCanner(batch, load, batches);
+        const canner = cannerFor(batch, load, kitchen);
+        own.can({ ...all.batch, method: batch.method }, all.load, canner, kitchen, words);
       }
       return [...sterile, ...(made.tasks.length > 0 ? own.tasks : due(own.tasks))];
     }),
@@ -423,8 +429,7 @@ class Chain {
   }
 
   /** Into the canner and out again. */
-  can(batch: CannedBatch, load: PlannedLoad, canner: Canner, kitchen: DayKitchen): void {
-    const jars = countJars(load.jars, batch.jar);
+  can(batch: CannedBatch, load: PlannedLoad, canner: Canner, kitchen: DayKitchen, jars: string): void {
     const vessel = { [cannerResource(canner.id)]: 1 };
     const fired = { ...vessel, ...stoveFor(canner), [WATCH]: 1 };
     const taken = kitchen.heatUpsTaken?.get(heatUpKey(canner.id, batch.method));
@@ -498,7 +503,7 @@ function readyJars(batch: Batch, kitchen: DayKitchen): DayTask {
     id: `jars ${batch.id}`,
     kind: 'ready-jars',
     step: READY_JARS_STEP,
-    words: `Wash ${countJars(jars, batch.jar)}`,
+    words: `Wash ${jarsWords(batch)}`,
     minutes: range(times(minutes, paceOf(READY_JARS_STEP, kitchen))),
     needs: { [HANDS]: 1 },
     after: [],

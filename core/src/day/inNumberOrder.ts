@@ -1,10 +1,11 @@
+import { groupBy } from '../handbook/groupBy';
 import { type Assignment } from './assignments';
 import { type Batch } from './batch';
 import { type DayKitchen, dayOf } from './dayOf';
 import { type ScheduledTask } from './dayProblem';
 
 /**
- * Loads of one batch with as many jars stand for each other, so the search may have put number 3 first. Here they change
+ * Loads of one batch with as many jars of one size stand for each other, so the search may have put number 3 first. Here they change
  * names, and canners with them, until they go into the canners in the order of their numbers.
  */
 export function inNumberOrder(
@@ -20,8 +21,8 @@ export function inNumberOrder(
   for (const { loads: all } of question.batches) {
     // One that shares its canner stands for no other.
     const loads = all.filter(({ id, withLoadId }) => withLoadId === undefined && !hosts.has(id));
-    for (const jars of new Set(loads.map((load) => load.jars))) {
-      const ids = loads.filter((load) => load.jars === jars).map(({ id }) => id);
+    for (const alike of groupBy(loads, ({ jars, size }) => `${jars} ${size?.jar}`).values()) {
+      const ids = alike.map(({ id }) => id);
       const inTime = [...ids].sort((a, b) => (startOf.get(a) ?? 0) - (startOf.get(b) ?? 0));
       inTime.forEach((id, k) => nameOf.set(id, ids[k] as string));
     }

@@ -1,4 +1,5 @@
-import { type Batch, jarsOf, mainCropOf, massKgOf } from './batch';
+import { type JarSize } from '../handbook/jars';
+import { type Batch, jarCounts, mainCropOf, massKgOf } from './batch';
 import { findProduce } from '../handbook/produce';
 import { massForJarsKg } from '../yields/estimateJars';
 import { type LearnedYields } from '../yields/yieldModel';
@@ -17,10 +18,12 @@ export function likelyInPot(
 ): number {
   const crop = findProduce(mainCropOf(batch) ?? '')?.crop;
   const setApartKg = massKgOf(batch, crop);
-  const jars = jarsOf(batch);
-  if (!crop || jars <= 0 || !yieldRange(batch.product, crop, learned)) return setApartKg;
+  const counts = jarCounts(batch).filter(({ count }) => count > 0);
+  if (!crop || counts.length === 0 || !yieldRange(batch.product, crop, learned)) return setApartKg;
+  const likelyKg = (jar: JarSize, count: number) =>
+    massForJarsKg(crop, batch.product, jar, count, { ...(learned && { learned }) }).likelyKg;
   return Math.min(
     setApartKg,
-    massForJarsKg(crop, batch.product, batch.jar, jars, { ...(learned && { learned }) }).likelyKg,
+    counts.reduce((sum, { jar, count }) => sum + likelyKg(jar, count), 0),
   );
 }

@@ -1,4 +1,5 @@
-import { type Batch, type PlannedLoad } from './batch';
+import { countJars, JARS, type JarSize } from '../handbook/jars';
+import { type Batch, ofLoad, type PlannedLoad } from './batch';
 
 /** A load with the batch it is of. */
 export interface LoadOfBatch {
@@ -11,7 +12,7 @@ export function hostOf({ withLoadId }: PlannedLoad, batches: readonly Batch[]): 
   if (withLoadId === undefined) return undefined;
   for (const batch of batches) {
     const load = batch.loads.find(({ id, withLoadId: other }) => id === withLoadId && other === undefined);
-    if (load) return { batch, load };
+    if (load) return { batch: ofLoad(batch, load), load };
   }
   return undefined;
 }
@@ -19,7 +20,7 @@ export function hostOf({ withLoadId }: PlannedLoad, batches: readonly Batch[]): 
 /** The loads that go in with one. */
 export function guestsOf(loadId: string, batches: readonly Batch[]): LoadOfBatch[] {
   return batches.flatMap((batch) =>
-    batch.loads.filter(({ withLoadId }) => withLoadId === loadId).map((load) => ({ batch, load })),
+    batch.loads.filter(({ withLoadId }) => withLoadId === loadId).map((load) => ({ batch: ofLoad(batch, load), load })),
   );
 }
 
@@ -35,14 +36,34 @@ export function minutesOf(
 
 /** The batches whose jars stand in the canner together with a load, its own first. */
 export function inCanner(batch: Batch, load: PlannedLoad, batches: readonly Batch[]): Batch[] {
-  const host = hostOf(load, batches) ?? { batch, load };
-  return [batch, host.batch, ...guestsOf(host.load.id, batches).map((guest) => guest.batch)];
+  const own = ofLoad(batch, load);
+  const host = hostOf(load, batches) ?? { batch: own, load };
+  return [own, host.batch, ...guestsOf(host.load.id, batches).map((guest) => guest.batch)];
 }
 
-/** What stands in a canner at once: the load with its guests' jars, at the longest minutes. */
+/** The sizes of the jars that stand in the canner together with a load. */
+export function sizesInCanner(batch: Batch, load: PlannedLoad, batches: readonly Batch[]): JarSize[] {
+  return [...new Set(inCanner(batch, load, batches).map(({ jar }) => jar))];
+}
+
+/** "3 quarts and 4 pints": what stands in the canner together with a load, by its size. */
+export function wordsInCanner(batch: Batch, load: PlannedLoad, batches: readonly Batch[]): string {
+  const host = hostOf(load, batches) ?? { batch: ofLoad(batch, load), load };
+  const counts = new Map<JarSize, number>();
+  for (const each of [host, ...guestsOf(host.load.id, batches)])
+    counts.set(each.batch.jar, (counts.get(each.batch.jar) ?? 0) + each.load.jars);
+  return [...counts].map(([jar, jars]) => countJars(jars, jar)).join(' and ');
+}
+
+/**
+ * What stands in a canner at once: the load with its guests' jars, at the longest minutes. Jars of several sizes are taken as so
+ * many of the largest: they stand as deep, and no more of them fit.
+ */
 export function together(batch: Batch, load: PlannedLoad, batches: readonly Batch[]): LoadOfBatch {
   const guests = guestsOf(load.id, batches);
-  if (guests.length === 0) return { batch, load };
+  const own = ofLoad(batch, load);
+  if (guests.length === 0) return { batch: own, load };
   const jars = load.jars + guests.reduce((sum, guest) => sum + guest.load.jars, 0);
-  return { batch: { ...batch, processMinutes: minutesOf(batch, load, batches) }, load: { ...load, jars } };
+  const jar = sizesInCanner(batch, load, batches).reduce((a, b) => (JARS[b].nominalFlOz > JARS[a].nominalFlOz ? b : a));
+  return { batch: { ...own, jar, processMinutes: minutesOf(batch, load, batches) }, load: { ...load, jars } };
 }

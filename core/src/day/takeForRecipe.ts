@@ -11,7 +11,7 @@ import { cardForCrop, type CropCard, quartsOfBatch } from '../yields/cardForCrop
 import { massForJarsKg } from '../yields/estimateJars';
 import { type MissingProduce, missingFor, otherNeeds } from '../yields/otherCrops';
 import { type LearnedYields } from '../yields/yieldModel';
-import { type Batch, cardOfLoad, mainCropOf, massKgOf } from './batch';
+import { type Batch, cardOfLoad, mainCropOf, massKgOf, ofLoad } from './batch';
 import { type CardJars, missingOfCards } from './takeForCards';
 
 export interface RecipeWish {
@@ -67,7 +67,7 @@ export function missingForBatch(batch: Batch, lots: readonly Lot[]): MissingProd
   if (isOwnProduct(batch.product)) {
     const wanted = batch.loads.flatMap((load): CardJars[] => {
       const card = cardOfLoad(batch, load);
-      return card ? [{ card, jar: batch.jar, jars: load.jars }] : [];
+      return card ? [{ card, jar: ofLoad(batch, load).jar, jars: load.jars }] : [];
     });
     return missingOfCards(wanted, [...reserved, ...lots]);
   }

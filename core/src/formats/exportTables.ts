@@ -1,5 +1,5 @@
 import { LEFT_WORDS } from '../harvest/leftBehind';
-import { type Batch, jarsOf, massKgOf, nameOf } from '../day/batch';
+import { type Batch, jarsOf, jarsWords, massKgOf, nameOf } from '../day/batch';
 import { countJars } from '../handbook/jars';
 import { produceRow } from '../handbook/produce';
 import { type Pick as HarvestPick } from '../harvest/pick';
@@ -69,6 +69,7 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
         'produce kg',
         'loads',
         'jars planned',
+        'by size',
         'jars made',
         'note',
       ],
@@ -86,6 +87,7 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
           kg(massKgOf(batch)),
           batch.loads.length,
           jarsOf(batch),
+          jarsWords(batch),
           record ? record.jars.map(({ jar, count }) => countJars(count, jar)).join(', ') : null,
           record?.note ?? null,
         ];

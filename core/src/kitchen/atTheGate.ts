@@ -1,7 +1,7 @@
-import { type Batch, mainCropOf, massKgOf, type PlannedLoad } from '../day/batch';
+import { type Batch, mainCropOf, massKgOf, type PlannedLoad, quartsIn } from '../day/batch';
 import { type Card } from '../handbook/cards/card';
 import { type CropId } from '../handbook/crops';
-import { JARS, type JarSize } from '../handbook/jars';
+import { JARS, type JarSize, quartsPerJar } from '../handbook/jars';
 import { stepRowNamed } from '../handbook/steps';
 import { type PickUse } from '../harvest/pick';
 import { type AmountLine } from '../recipe/recipeFor';
@@ -14,7 +14,7 @@ import { type LearnedYields } from '../yields/yieldModel';
 /** What a measure makes of a batch: of its pots, its jars, and what of its produce is left for another day. */
 export interface AtTheGate {
   readonly gate: Gate;
-  /** Whole jars, in all loads that are meant; none where it waits. */
+  /** Whole jars of the batch's own size, in all loads that are meant; none where it waits. */
   readonly jars: number;
   /** What does not go in, as picked: of each pick its own part. */
   readonly left: readonly PickUse[];
@@ -39,10 +39,17 @@ export function atTheGate(
 ): AtTheGate | undefined {
   const gate = measureGate(card, amount);
   if (!gate) return undefined;
-  const jarsMeant = meant.reduce((sum, { jars }) => sum + jars, 0);
+  // Jars of another size are filled as many as were meant: the batch's own follow from the rest.
+  const own = meant.filter(({ size }) => !size);
+  const jarsMeant = own.reduce((sum, { jars }) => sum + jars, 0);
+  const besides = quartsIn({ jar: batch.jar, loads: meant.filter(({ size }) => size) }) / quartsPerJar(batch.jar);
   if (gate.kind === 'wait') return { gate, jars: 0, left: [] };
   const over = gate.left > CRUMB ? gate.left / gate.measured.perBatch : 0;
-  return { gate, jars: jarsOfGate(gate, card, batch.jar, jarsMeant), left: leftOf(batch, card, over, learned) };
+  return {
+    gate,
+    jars: jarsOfGate(gate, card, batch.jar, jarsMeant, besides),
+    left: leftOf(batch, card, over, learned),
+  };
 }
 
 /** What still goes in once it is measured: what was steeped, pressed or boiled before is in it already. */
@@ -59,11 +66,13 @@ function jarsOfGate(
   { yields }: Card,
   jar: JarSize,
   jarsMeant: number,
+  besides: number,
 ): number {
   if (!jars || !yields) return jarsMeant;
   const [least, most] = [jars.low, jars.high].map((each) => jarsFor(each, yields.jar, jar)) as [number, number];
-  if (jarsMeant >= least && jarsMeant <= most) return jarsMeant;
-  return Math.max(1, jarsFor((jars.low + jars.high) / 2, yields.jar, jar));
+  if (jarsMeant + besides >= least && jarsMeant + besides <= most) return jarsMeant;
+  const rest = Math.floor(jarsFor((jars.low + jars.high) / 2, yields.jar, jar) - besides + 1e-9);
+  return Math.max(besides > 0 ? 0 : 1, rest);
 }
 
 /** Jars of one size for the jars a page names in another, whole ones. */

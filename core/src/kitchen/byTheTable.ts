@@ -1,4 +1,4 @@
-import { type Batch, isCanned, type PlannedLoad } from '../day/batch';
+import { type Batch, isCanned, ofLoad, type PlannedLoad } from '../day/batch';
 import { groupBy } from '../handbook/groupBy';
 import { isOwnProduct, ownCardId, recipeIdOf } from '../handbook/ownIds';
 import { findProcess, type HouseholdPages } from '../process/findProcess';
@@ -38,9 +38,25 @@ export function byTheTable(
     if (!own.some(({ type }) => type === 'heat-off')) return false;
     return RAN.includes(loadNow(batch, load, batches, toldOf(load, batches, own)).state.phase);
   };
-  return batches.map((batch) =>
-    isCanned(batch) && !batch.loads.every((load) => hasRun(batch, load)) ? lookedUp(batch, altitudeFt, pages) : batch,
-  );
+  return batches.map((batch) => {
+    if (!isCanned(batch) || batch.loads.every((load) => hasRun(batch, load))) return batch;
+    const now = lookedUp(batch, altitudeFt, pages);
+    if (now.loads.every(({ size }) => !size)) return now;
+    return { ...now, loads: now.loads.map((load) => sizedNow(batch, load, altitudeFt, pages)) };
+  });
+}
+
+/** A load in jars of another size, with what the table says of those. */
+function sizedNow(
+  batch: Batch & { readonly method: Method },
+  load: PlannedLoad,
+  altitudeFt: number,
+  pages: HouseholdPages,
+): PlannedLoad {
+  if (!load.size) return load;
+  const { jar, processMinutes, pressurePsi, planned, untested } = lookedUp(ofLoad(batch, load), altitudeFt, pages);
+  const more = { ...(pressurePsi !== undefined && { pressurePsi }), ...(planned && { planned }) };
+  return { ...load, size: { jar, processMinutes, ...more, ...(untested !== undefined && { untested }) } };
 }
 
 function lookedUp(batch: Batch & { readonly method: Method }, altitudeFt: number, pages: HouseholdPages): Batch {

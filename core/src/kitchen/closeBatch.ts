@@ -1,4 +1,4 @@
-import { type Batch } from '../day/batch';
+import { type Batch, jarCounts } from '../day/batch';
 import { type JarCount, type JarSize } from '../handbook/jars';
 import { type BatchRecord } from '../yields/batchRecord';
 import { type LoadState } from './loadState';
@@ -26,14 +26,15 @@ export function closeBatch(
   states: ReadonlyMap<string, Pick<LoadState, 'phase' | 'jars' | 'broken'>>,
   record?: Pick<BatchRecord, 'jars' | 'partJar'>,
 ): BatchClose {
+  const sizes = jarCounts({ jar, loads }).map((each) => each.jar);
   const own = loads.flatMap(({ id }) => states.get(id) ?? []);
   const out = own.filter(({ phase }) => phase === 'cooling' || phase === 'checked');
   const sum = (of: readonly number[]) => of.reduce((all, each) => all + each, 0);
   return {
     out: sum(out.map(({ jars }) => jars)),
     broken: sum(own.map(({ broken }) => broken)),
-    ...(record && { written: sum(record.jars.filter((each) => each.jar === jar).map(({ count }) => count)) }),
-    besides: record?.jars.filter((each) => each.jar !== jar && each.count > 0) ?? [],
+    ...(record && { written: sum(record.jars.filter((each) => sizes.includes(each.jar)).map(({ count }) => count)) }),
+    besides: record?.jars.filter((each) => !sizes.includes(each.jar) && each.count > 0) ?? [],
     ...(record?.partJar && { partJar: record.partJar }),
   };
 }

@@ -20,6 +20,7 @@ export function gateLoads(
   return splitLoads(jars, Math.max(1, capacity), 'full').map((count, i) => {
     const known = later[i];
     if (known) return { ...known, jars: count };
-    return { id: newId(), number: lastNumber + 1 + i - later.length, jars: count };
+    const size = later[0]?.size;
+    return { id: newId(), number: lastNumber + 1 + i - later.length, jars: count, ...(size && { size }) };
   });
 }

@@ -1,4 +1,4 @@
-import { type Batch } from '../day/batch';
+import { type Batch, ofLoad } from '../day/batch';
 import { hostOf, type LoadOfBatch } from '../day/sharedLoad';
 import { groupBy } from '../handbook/groupBy';
 import { type KitchenEvent } from './kitchenEvent';
@@ -23,7 +23,7 @@ export function loadsNow(batches: readonly Batch[], events: readonly KitchenEven
     const among = isSharing.has(batch) ? sharing : [batch];
     return batch.loads.map((load): LoadNow => {
       const of = [...heard(load.id), ...heard(hostOf(load, among)?.load.id)];
-      return { batch, load, ...loadNow(batch, load, among, toldOf(load, among, of)) };
+      return { batch: ofLoad(batch, load), load, ...loadNow(batch, load, among, toldOf(load, among, of)) };
     });
   });
 }

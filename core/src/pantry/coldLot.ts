@@ -1,4 +1,4 @@
-import { type Batch, cardOf, cardOfLoad, mainCropOf, type PlannedLoad } from '../day/batch';
+import { type Batch, cardOf, cardOfLoad, mainCropOf, ofLoad, type PlannedLoad } from '../day/batch';
 import { type Card } from '../handbook/cards/card';
 import { type JarSize } from '../handbook/jars';
 import { recipeIdOf } from '../handbook/ownIds';
@@ -66,7 +66,7 @@ export function coldLot(
     product: batch.product,
     ...(card && { recipe: card.card }),
     ...(crop && { crop }),
-    jar: batch.jar,
+    jar: ofLoad(batch, load).jar,
     place: isFrozen ? 'freezer' : 'refrigerator',
     seal: 'cold',
     madeAt: at,

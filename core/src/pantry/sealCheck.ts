@@ -1,4 +1,4 @@
-import { type Batch, cardOf, mainCropOf } from '../day/batch';
+import { type Batch, cardOf, mainCropOf, ofLoad } from '../day/batch';
 import { type KitchenEvent } from '../kitchen/kitchenEvent';
 import { KEEP_UNSEALED_MS } from '../kitchen/loadClock';
 import { type LoadState } from '../kitchen/loadState';
@@ -38,7 +38,7 @@ export function sealCheck(
     product: batch.product,
     ...(recipe !== undefined && { recipe }),
     ...(crop && { crop }),
-    jar: batch.jar,
+    jar: ofLoad(batch, batch.loads.find(({ id }) => id === event.loadId) ?? {}).jar,
     madeAt,
   };
   const again = inTime && event.unsealed === 'reprocess';

@@ -10,7 +10,12 @@ import { USUAL_PLACES } from './place';
 const HOUR = 60 * 60_000;
 const DAY = 24 * HOUR;
 const uses = [{ pickId: 'p', crop: 'tomato-paste', massKg: 10, softKg: 0 }] as const;
-const batch = { product: 'tomatoes-crushed', jar: 'quart', uses: uses as Batch['uses'] } as Batch;
+const batch = {
+  product: 'tomatoes-crushed',
+  jar: 'quart',
+  uses: uses as Batch['uses'],
+  loads: [] as Batch['loads'],
+} as Batch;
 
 function check(sealed: boolean[], hoursLater: number) {
   const event = {

@@ -1,5 +1,5 @@
 import { type Canner, type OwnJar } from '../canner/canner';
-import { type Batch } from '../day/batch';
+import { type Batch, ofLoad } from '../day/batch';
 import { type KitchenSetup } from '../day/kitchenSetup';
 import { timedUses } from '../day/timedUses';
 import { type ProduceId } from '../handbook/produce';
@@ -140,8 +140,9 @@ function goalsOf(household: SeasonHousehold, now: number): SeasonGoal[] {
       )
       .reduce((sum, lot) => sum + lot.jars, 0);
     const planned = coming
-      .filter((batch) => batch.product === product && batch.jar === jar)
-      .flatMap(({ loads }) => loads.filter(({ id }) => !household.storedLoads.has(id)))
+      .filter((batch) => batch.product === product)
+      .flatMap((batch) => batch.loads.filter((load) => ofLoad(batch, load).jar === jar))
+      .filter(({ id }) => !household.storedLoads.has(id))
       .reduce((sum, load) => sum + load.jars, 0);
     return [{ product, jar, priority, want: jars, have: here + planned }];
   });

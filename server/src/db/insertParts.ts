@@ -1,5 +1,6 @@
 import { type Transaction } from 'sequelize';
 import { type Batch } from '@hoddle/core/day/batch';
+import { loadRow } from './rowForms';
 import { type Tables } from './tables';
 
 /** Writes what batches take from picks and their loads; the batches' own rows are there already. */
@@ -7,15 +8,7 @@ export async function insertParts(tables: Tables, batches: readonly Batch[], tra
   const uses = batches.flatMap((batch) =>
     batch.uses.map(({ crop = null, ...use }) => ({ ...use, crop, batchId: batch.id })),
   );
-  const loads = batches.flatMap((batch) =>
-    batch.loads.map(({ cannerId = null, withLoadId = null, recipe = null, ...load }) => ({
-      ...load,
-      cannerId,
-      withLoadId,
-      recipe,
-      batchId: batch.id,
-    })),
-  );
+  const loads = batches.flatMap((batch) => batch.loads.map((load) => loadRow(load, batch.id)));
   await tables.uses.bulkCreate(uses, { transaction });
-  await tables.loads.bulkCreate(loads as never[], { transaction });
+  await tables.loads.bulkCreate(loads, { transaction });
 }

@@ -16,7 +16,7 @@ import { OwnRecipeSchema } from '@hoddle/contract/ownRecipe';
 import { PickSchema } from '@hoddle/contract/pick';
 import { DaysGivenSchema, SeasonSchema, ShoppingTickSchema } from '@hoddle/contract/season';
 import { ShelfGoalSchema } from '@hoddle/contract/shelfGoal';
-import { type Batch } from '@hoddle/core/day/batch';
+import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
 import { USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
 import { type Pick } from '@hoddle/core/harvest/pick';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
@@ -158,13 +158,20 @@ export function batchesOf(batches: readonly BatchRow[], uses: readonly UseRow[],
   }));
 }
 
-export function loadOf({ id, number, jars, cannerId, withLoadId, recipe }: LoadRow) {
+export function loadOf({ id, number, jars, cannerId, withLoadId, recipe, size }: LoadRow) {
   return {
     ...{ id, number, jars },
     ...(cannerId !== null && { cannerId }),
     ...(withLoadId !== null && { withLoadId }),
     ...(recipe !== null && { recipe }),
+    ...(size && { size }),
   };
+}
+
+/** The row of a load. */
+export function loadRow({ id, number, jars, ...load }: PlannedLoad, batchId: string): LoadRow {
+  const { cannerId = null, withLoadId = null, recipe = null, size = null } = load;
+  return { id, number, jars, batchId, cannerId, withLoadId, recipe, size };
 }
 
 export function eventOf({ id, loadId, type, at, detail }: EventRow): KitchenEvent {

@@ -1,7 +1,7 @@
 import { DataTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize';
 import { type CropId } from '@hoddle/core/handbook/crops';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
-import { type Batch } from '@hoddle/core/day/batch';
+import { type Batch, type LoadSize } from '@hoddle/core/day/batch';
 import { type Canner, type OwnJar } from '@hoddle/core/canner/canner';
 import { type Season } from '@hoddle/contract/season';
 import { type Kitchen } from '@hoddle/contract/household';
@@ -72,6 +72,7 @@ export interface LoadRow {
   cannerId: string | null;
   withLoadId: string | null;
   recipe: string | null;
+  size: LoadSize | null;
 }
 export interface EventRow {
   id: string;
@@ -309,6 +310,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       cannerId: STRING,
       withLoadId: STRING,
       recipe: STRING,
+      size: JSON,
     }),
     events: table('kitchen_events', { id, loadId: STRING, type: STRING, at: BIGINT, detail: JSON }),
     dayEvents: table('day_events', { id, day: STRING, type: STRING, at: BIGINT, detail: JSON }),

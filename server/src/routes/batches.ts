@@ -2,16 +2,17 @@ import { Router } from 'express';
 import * as v from 'valibot';
 import { BatchSchema } from '@hoddle/contract/batch';
 import { type Transaction } from 'sequelize';
-import { type Batch, isCanned } from '@hoddle/core/day/batch';
+import { holdsMixed } from '@hoddle/core/canner/holdsMixed';
+import { type Batch, isCanned, ofLoad, type PlannedLoad } from '@hoddle/core/day/batch';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
-import { hostOf } from '@hoddle/core/day/sharedLoad';
+import { hostOf, sizesInCanner, together } from '@hoddle/core/day/sharedLoad';
 import { mixedLoad } from '@hoddle/core/process/mixedLoad';
 import { insertParts } from '../db/insertParts';
 import { batchRow } from '../db/rowForms';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { CRUMB_KG, lotsOf, readBook } from '../db/produceBook';
-import { readBatchesNow, readPages } from '../db/readState';
+import { readBatchesNow, readPages, readSettings } from '../db/readState';
 import { holdAgainstHandbook } from './holdAgainstHandbook';
 import { Problem } from '../problem';
 import { type Tables } from '../db/tables';
@@ -54,26 +55,39 @@ async function withCrops(tables: Tables, uses: Batch['uses'], transaction: Trans
   });
 }
 
-/** Whoever shares a canner is processed one way, at one pressure, in jars of one size; the longest time holds for all. */
+/** Whoever shares a canner is processed one way, at one pressure, and fits into it; the longest time holds for all. */
 async function holdAgainstHosts(db: Database, batch: Batch): Promise<void> {
   if (batch.loads.every(({ withLoadId }) => withLoadId === undefined)) return;
   const others = (await readBatchesNow(db)).filter(({ id }) => id !== batch.id);
+  const all = [...others, batch];
   for (const load of batch.loads) {
     if (load.withLoadId === undefined) continue;
-    const host = hostOf(load, others);
+    const host = hostOf(load, all);
     if (!host) throw new Problem(422, 'share', 'The load that these jars were to go in with is not planned any more.');
     if (!isCanned(batch) || !isCanned(host.batch))
       throw new Problem(422, 'share', 'Jars that are kept cold share no canner.');
-    const ways = [batch, host.batch].map(({ method, processMinutes: minutes, pressurePsi }) => ({
+    const ways = [ofLoad(batch, load), host.batch].map(({ method, processMinutes: minutes, pressurePsi }) => ({
       ...{ method, minutes },
       ...(pressurePsi !== undefined && { pressurePsi }),
     }));
     const mixed = mixedLoad(ways);
     if (mixed.kind === 'refusal') throw new Problem(422, 'share', mixed.reason);
-    if (host.batch.jar !== batch.jar) throw new Problem(422, 'share', 'Only jars of one size share a load.');
+    holdRoom(db, batch, load, all);
     if ((await db.tables.events.count({ where: { loadId: host.load.id } })) > 0)
       throw new Problem(409, 'begun', 'That load is in the canner already.');
   }
+}
+
+/** @throws Problem 422 where jars of several sizes do not surely stand in the canner together */
+function holdRoom(db: Database, batch: Batch, load: PlannedLoad, batches: readonly Batch[]): void {
+  const sizes = sizesInCanner(batch, load, batches);
+  if (sizes.length < 2) return;
+  const host = hostOf(load, batches) ?? { batch, load };
+  const { canners, ownJars } = readSettings(db);
+  const canner = canners.find(({ id }) => id === (host.load.cannerId ?? host.batch.cannerId));
+  const { jars } = together(host.batch, host.load, batches).load;
+  if (canner && isCanned(host.batch) && !holdsMixed(canner, sizes, jars, { method: host.batch.method, ownJars }))
+    throw new Problem(422, 'share', 'Jars of these sizes do not all fit into that canner together.');
 }
 
 function keepBatch(db: Database, batch: Batch): Promise<boolean> {

@@ -16,7 +16,8 @@ import { CRUMB_KG, overdrawnOf, readBook } from '../db/produceBook';
 import { readBatches, readBatchesNow, readDayEvents, readEvents, readPages } from '../db/readState';
 import { type Clock } from '../clock';
 import { Problem } from '../problem';
-import { holdAgainstHandbook, withCard } from './holdAgainstHandbook';
+import { loadRow } from '../db/rowForms';
+import { holdAgainstHandbook, holdSizes, withCard } from './holdAgainstHandbook';
 import { holdInOrder } from './holdInOrder';
 
 /**
@@ -33,7 +34,7 @@ export function dayEventsRoute(db: Database, clock: Clock): Router {
       const { id, day, type, at, ...detail } = event;
       const added = await keepOnce(db.tables.dayEvents, { id, day, type, at, detail }, transaction);
       if (added) await holdInOrder(db, clock, event, transaction);
-      if (added && event.type === 'loads-changed') await keepLoads(db, event, transaction);
+      if (added && event.type === 'loads-changed') await keepLoads(db, event, pages, transaction);
       if (added && event.type === 'produce-added') await holdOnHand(db, event, transaction);
       if (added && event.type === 'measured') await holdTaken(db, event, transaction);
       if (added && event.type === 'recipe-changed') await holdTested(db, event, pages, transaction);
@@ -48,17 +49,17 @@ export function dayEventsRoute(db: Database, clock: Clock): Router {
 async function keepLoads(
   db: Database,
   { batchId, loads }: Extract<DayEvent, { type: 'loads-changed' }>,
+  pages: HouseholdPages,
   transaction: Transaction,
 ): Promise<void> {
   const batches = await readBatches(db, transaction);
   const batch = batches.find(({ id }) => id === batchId);
   if (!batch) throw new Problem(404, 'no-batch', 'There is no such batch.');
   const known = new Map(batches.flatMap((own) => own.loads.map((load) => [load.id, own.id] as const)));
+  holdSizes({ ...batch, loads }, pages);
   const taken = loads.find(({ id }) => (known.get(id) ?? batchId) !== batchId);
   if (taken) throw new Problem(409, 'id-taken', 'One of these loads is another batch’s.');
-  const rows = loads
-    .filter(({ id }) => !known.has(id))
-    .map(({ cannerId = null, withLoadId = null, ...load }) => ({ ...load, batchId, cannerId, withLoadId }));
+  const rows = loads.filter(({ id }) => !known.has(id)).map((load) => loadRow(load, batchId));
   await db.tables.loads.bulkCreate(rows, { transaction });
 }
 

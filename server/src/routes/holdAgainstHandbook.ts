@@ -1,4 +1,4 @@
-import { type Batch, isCanned } from '@hoddle/core/day/batch';
+import { type Batch, type CannedBatch, isCanned, ofLoad } from '@hoddle/core/day/batch';
 import { findCard, isOffered } from '@hoddle/core/handbook/cards';
 import { isOwnProduct } from '@hoddle/core/handbook/ownIds';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
@@ -26,6 +26,17 @@ export function holdAgainstHandbook(batch: Batch, pages: HouseholdPages): void {
     throw new Problem(422, 'kept-cold', 'What is kept cold goes into no canner.');
   }
   if (batch.cannerId === '') throw new Problem(422, 'no-canner', 'Jars that are processed need a canner.');
+  holdTime(batch, pages);
+  holdSizes(batch, pages);
+}
+
+/** Loads in jars of another size are held against the time of those. */
+export function holdSizes(batch: Batch, pages: HouseholdPages): void {
+  if (!isCanned(batch)) return;
+  for (const load of batch.loads) if (load.size) holdTime(ofLoad(batch, load), pages);
+}
+
+function holdTime(batch: CannedBatch, pages: HouseholdPages): void {
   const changes = batch.ingredients ? changesOfBatch(batch.product, batch.ingredients, batch.recipe) : [];
   const tested = findProcess(batch, pages, changes);
   if (tested.kind === 'refusal') {

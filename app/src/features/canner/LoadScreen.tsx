@@ -1,6 +1,6 @@
 import { capacityOf } from '@hoddle/core/canner/capacity';
 import { type CannedBatch, isCanned, nameOf } from '@hoddle/core/day/batch';
-import { countJars } from '@hoddle/core/handbook/jars';
+import { JARS } from '@hoddle/core/handbook/jars';
 import { type DayTask } from '@hoddle/core/day/dayProblem';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
@@ -36,6 +36,7 @@ import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { checksOf, LoadChecklist } from './LoadChecklist';
 import { LoadPlate } from './LoadPlate';
+import { insideWords } from '@/features/kitchen/insideWords';
 
 /** One load before it goes in: where the jars stand, how deep the water, how long, what goes into each jar. */
 export function LoadScreen({ loadId }: { loadId: string }) {
@@ -60,6 +61,7 @@ export function LoadScreen({ loadId }: { loadId: string }) {
 
 function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatch } }) {
   const { batch, load, order, state, besides } = running;
+  const beside = besides.reduce((sum, { count }) => sum + count, 0);
   const router = useRouter();
   const wide = useIsWide();
   const enter = useHouseholdStore((store) => store.enter);
@@ -78,7 +80,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
     day?.loads.find(({ id }) => id === load.id)?.cannerId ?? state.cannerId ?? load.cannerId ?? batch.cannerId;
   const canner = household.canners.find(({ id }) => id === cannerId);
   const capacity = canner && capacityOf(canner, batch.jar, { method: batch.method, ownJars: household.ownJars });
-  const places = capacity?.kind === 'holds' ? Math.max(capacity.jars, load.jars + besides) : load.jars;
+  const places = capacity?.kind === 'holds' ? Math.max(capacity.jars, load.jars + beside) : load.jars;
   const busy = useLoads().find(
     (other) =>
       (other.state.cannerId ?? other.batch.cannerId) === cannerId &&
@@ -134,7 +136,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
             )}
             <Key
               tall
-              words={`${countJars(jars + besides, batch.jar)} ${jars + besides === 1 ? 'is' : 'are'} in, heat it`}
+              words={`${insideWords(jars, running)} ${jars + beside === 1 ? 'is' : 'are'} in, heat it`}
               disabled={busy !== undefined || held !== undefined || toCheck > 0 || order.untested !== undefined}
               onPress={start}
             />
@@ -216,7 +218,9 @@ function GuestDose({ guest: { batch, load } }: { guest: LoadOfBatch }) {
   if (row.kind !== 'testedRow') return null;
   return (
     <View className="border-t-2 border-hair pt-3">
-      <Heading className="pb-2">{nameOf(batch)}</Heading>
+      <Heading className="pb-2">
+        {nameOf(batch)}, {JARS[batch.jar].several}
+      </Heading>
       <DosePart row={row} jar={batch.jar} jars={load.jars} />
     </View>
   );

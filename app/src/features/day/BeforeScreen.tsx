@@ -1,9 +1,9 @@
 import { type CannerMethod, isPressure } from '@hoddle/core/canner/canner';
 import { type Way } from '@hoddle/core/process/method';
-import { type Batch, jarsOf, nameOf } from '@hoddle/core/day/batch';
+import { type Batch, nameOf, jarsWords, jarCounts } from '@hoddle/core/day/batch';
 import { beforeYouStart } from '@hoddle/core/day/beforeYouStart';
 import { madeBefore } from '@hoddle/core/day/daySequence';
-import { countJars } from '@hoddle/core/handbook/jars';
+import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { View } from 'react-native';
 import { DosePart } from '@/features/process/DosePart';
@@ -84,19 +84,23 @@ function Lists({ day }: { day: Day }) {
   );
 }
 
+function DoseOf({ batch, jar, jars }: { batch: Batch; jar: JarSize; jars: number }) {
+  const row = findTestedRow({ ...batch, jar }, usePages());
+  return row.kind === 'testedRow' ? <DosePart row={row} jar={jar} jars={jars} /> : null;
+}
+
 function BatchDoses({ batch, dayId }: { batch: Batch; dayId: string }) {
-  const pages = usePages();
-  const row = findTestedRow(batch, pages);
   const amounts = useBatchAmounts(batch);
   const missing = useMissingOf(batch);
-  const jars = jarsOf(batch);
   const name = nameOf(batch);
   return (
     <View role="group" aria-label={name} className="gap-2">
       <Heading>
-        {name}: {countJars(jars, batch.jar)}
+        {name}: {jarsWords(batch)}
       </Heading>
-      {row.kind === 'testedRow' && <DosePart row={row} jar={batch.jar} jars={jars} />}
+      {jarCounts(batch).map(({ jar, count }) => (
+        <DoseOf key={jar} batch={batch} jar={jar} jars={count} />
+      ))}
       {amounts && (
         <>
           {madeBefore(amounts.card).map(({ entry, step }) => (

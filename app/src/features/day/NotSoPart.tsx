@@ -73,7 +73,9 @@ function SplitAnew({ day }: { day: Day }) {
   return day.batches.map((batch) => {
     if (!isCanned(batch)) return null;
     const { canner, capacity } = widestCanner(household, batch.jar, batch.method);
-    const begun = day.loads.some((load) => load.batch === batch && load.phase !== 'planned');
+    const begun = day.loads.some((load) => load.batch.id === batch.id && load.phase !== 'planned');
+    // Two sizes are parted by hand: fewer of one, or another canner.
+    if (batch.loads.some(({ size }) => size)) return null;
     if (!canner || capacity?.kind !== 'holds' || begun || batch.loads.every(({ jars }) => jars <= capacity.jars)) {
       return null;
     }

@@ -158,7 +158,8 @@ function GiveUp({ day }: { day: Day }) {
   const idle = day.batches.filter((batch) =>
     day.loads.every(
       (load) =>
-        load.phase === 'planned' || (load.batch !== batch && load.guests.every((guest) => guest.batch !== batch)),
+        load.phase === 'planned' ||
+        (load.batch.id !== batch.id && load.guests.every((guest) => guest.batch.id !== batch.id)),
     ),
   );
   return (

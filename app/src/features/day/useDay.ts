@@ -1,4 +1,4 @@
-import { type Batch } from '@hoddle/core/day/batch';
+import { type Batch, ofLoad } from '@hoddle/core/day/batch';
 import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { type DayQuestion, problemOf } from '@hoddle/core/day/questionOfDay';
 import { type DayProgress } from '@hoddle/core/day/restOfDay';
@@ -202,7 +202,17 @@ function dayLoads({ own, states }: Asked, cannerOf: Readonly<Record<string, stri
       const cannerId = state.cannerId ?? cannerOf[load.id] ?? load.cannerId ?? batch.cannerId;
       const guests = guestsOf(load.id, own);
       const jars = state.phase === 'planned' ? load.jars : state.jars;
-      return [{ ...load, jars, batch, guests, minutes: minutesOf(batch, load, own), phase: state.phase, cannerId }];
+      return [
+        {
+          ...load,
+          jars,
+          batch: ofLoad(batch, load),
+          guests,
+          minutes: minutesOf(batch, load, own),
+          phase: state.phase,
+          cannerId,
+        },
+      ];
     }),
   );
 }

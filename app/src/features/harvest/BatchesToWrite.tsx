@@ -1,6 +1,5 @@
-import { countJars } from '@hoddle/core/handbook/jars';
 import { useRouter } from 'expo-router';
-import { type Batch, jarsOf, nameOf } from '@hoddle/core/day/batch';
+import { type Batch, nameOf, jarsWords } from '@hoddle/core/day/batch';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useLoads } from '@/features/kitchen/useLoad';
@@ -46,7 +45,7 @@ export function BatchesToWrite() {
           className="min-h-[56px] justify-center border-t border-hair py-1"
         >
           <Words weight={700} tone="cobalt">
-            {countJars(jarsOf(batch), batch.jar)} {nameOf(batch).toLowerCase()}
+            {jarsWords(batch)} {nameOf(batch).toLowerCase()}
           </Words>
           <Words size="small" tone="ink-2">
             {dayAndDate(batch.startAt)}, not written down yet

@@ -1,4 +1,5 @@
-import { type Batch, type PlannedLoad, nameOf } from '@hoddle/core/day/batch';
+import { type Batch, type PlannedLoad, jarCounts, nameOf, ofLoad } from '@hoddle/core/day/batch';
+import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { type DayChange, withChange } from '@hoddle/core/kitchen/dayChange';
 import { useRouter } from 'expo-router';
@@ -44,7 +45,7 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
   const { household } = useHousehold();
   const now = useNow(60_000);
   const [chosen, setChosen] = useState<Chosen>();
-  const [open, setOpen] = useState<Batch>();
+  const [open, setOpen] = useState<{ id: string; jar: JarSize }>();
   const { cooks } = household.kitchen;
   const choose = (words: string, change: DayChange) => setChosen({ words, change });
   if (chosen) {
@@ -62,15 +63,19 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
   }
   const later = (batch: Batch) => batch.loads.filter((load) => isLater(load, day));
   if (open) {
-    const batch = day.batches.find(({ id }) => id === open.id) ?? open;
+    const batch = day.batches.find(({ id }) => id === open.id);
+    if (!batch) return null;
+    const isOpen = (load: PlannedLoad) => ofLoad(batch, load).jar === open.jar;
+    const [first] = later(batch).filter(isOpen);
     return (
       <LoadsChange
-        batch={batch}
+        batch={first ? ofLoad(batch, first) : batch}
         day={day}
-        later={later(batch)}
+        later={later(batch).filter(isOpen)}
         onDone={(loads, words) => {
           setOpen(undefined);
-          choose(words, { kind: 'loads', batchId: batch.id, loads });
+          const others = later(batch).filter((load) => !isOpen(load));
+          choose(words, { kind: 'loads', batchId: batch.id, loads: [...loads, ...others] });
         }}
         onBack={() => setOpen(undefined)}
       />
@@ -141,7 +146,14 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
           const name = nameOf(batch).toLowerCase();
           return (
             <View key={batch.id} className="gap-3">
-              <KitchenKey look="outline" words={`More or fewer jars: ${name}`} onPress={() => setOpen(batch)} />
+              {jarCounts({ jar: batch.jar, loads: later(batch) }).map(({ jar }, _, all) => (
+                <KitchenKey
+                  key={jar}
+                  look="outline"
+                  words={`More or fewer ${all.length > 1 ? JARS[jar].several : 'jars'}: ${name}`}
+                  onPress={() => setOpen({ id: batch.id, jar })}
+                />
+              ))}
               <KitchenKey
                 look="outline"
                 words={`Drop ${name}`}

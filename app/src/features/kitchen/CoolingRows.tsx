@@ -1,5 +1,4 @@
 import { nameOf } from '@hoddle/core/day/batch';
-import { countJars } from '@hoddle/core/handbook/jars';
 import { COOL_FROM_MS } from '@hoddle/core/kitchen/loadClock';
 import { View } from 'react-native';
 import { type Day } from '@/features/day/useDay';
@@ -9,6 +8,7 @@ import { Words } from '@/ui/Words';
 import { KitchenKey } from './KitchenKey';
 import { type RunningLoad } from './useLoad';
 import { useTellDay } from './useTellDay';
+import { insideWords } from './insideWords';
 
 /** Jars on the towel: left alone until their lids are pressed; bands of reusable lids are tightened as they come out. */
 export function CoolingRows({ day, loads }: { day: Day; loads: readonly RunningLoad[] }) {
@@ -30,7 +30,7 @@ export function CoolingRows({ day, loads }: { day: Day; loads: readonly RunningL
               <HeatSign phase="cooling" size={26} dark />
               <View className="flex-1">
                 <Words size="lead" weight={700} tone="milk">
-                  {countJars(state.jars + besides, batch.jar)} {nameOf(batch).toLowerCase()}
+                  {insideWords(state.jars, { batch, besides })} {nameOf(batch).toLowerCase()}
                 </Words>
                 <Words tone="milk-2">
                   An inch apart on a towel. {loose ? '' : 'Never tighten bands now. '}Lids from {weekday(from)}{' '}

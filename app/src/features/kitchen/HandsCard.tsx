@@ -1,4 +1,4 @@
-import { nameOf } from '@hoddle/core/day/batch';
+import { nameOf, ofLoad } from '@hoddle/core/day/batch';
 import { countJars } from '@hoddle/core/handbook/jars';
 import Hand from 'lucide-react-native/icons/hand';
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
@@ -91,7 +91,10 @@ function HandsStep({
   const router = useRouter();
   const tell = useTellDay(day.id);
   const { task } = entry;
-  const batch = day.batches.find(({ id }) => id === task.batchId);
+  const planned = day.batches.find(({ id }) => id === task.batchId);
+  const load = planned?.loads.find(({ id }) => id === task.loadId);
+  // In the jars of its own load.
+  const batch = planned && load ? ofLoad(planned, load) : planned;
   const clock = stepClock(task);
   const now = useNow(1_000);
   const reading = readStep(clock, live.progress.of.get(task.id), day.state.steps.get(task.id), {
@@ -101,14 +104,14 @@ function HandsStep({
   const enter = useHouseholdStore((store) => store.enter);
   const done = useSingleTap(() => {
     tell({ type: 'step-done', taskId: task.id });
-    const load = task.kind === 'store' ? day.loads.find(({ id }) => id === task.loadId) : undefined;
-    if (load) {
+    const stored = task.kind === 'store' ? day.loads.find(({ id }) => id === task.loadId) : undefined;
+    if (stored) {
       const event = {
         id: uuidV7(),
-        loadId: load.id,
+        loadId: stored.id,
         at: householdNow(),
         type: 'kept-cold',
-        jars: load.jars,
+        jars: stored.jars,
         lotId: uuidV7(),
       } as const;
       enter({ kind: 'event', event });
@@ -188,7 +191,7 @@ export function stepWords({ task }: ScheduledTask, day: Day): string {
   const number = own && batch.loads.length > 1 ? numberOf(own.id, day) : 0;
   // As many as stand in it, whatever was planned.
   const inside = task.kind === 'unload' ? day.loads.find(({ id }) => id === task.loadId) : undefined;
-  const words = inside ? `Lift out ${countJars(inside.jars, batch.jar)}` : task.words;
+  const words = inside ? `Lift out ${countJars(inside.jars, inside.batch.jar)}` : task.words;
   return `${words}, ${nameOf(batch, own).toLowerCase()}${number > 0 ? `, load ${number}` : ''}`;
 }
 

@@ -1,4 +1,4 @@
-import { type Batch, nameOf } from '@hoddle/core/day/batch';
+import { type Batch, nameOf, jarCounts } from '@hoddle/core/day/batch';
 import { HANDS } from '@hoddle/core/day/dayProblem';
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { closeBatch } from '@hoddle/core/kitchen/closeBatch';
@@ -45,7 +45,7 @@ function BatchRow({ batch, day, states }: { batch: Batch; day: Day; states: Read
     <View role="listitem" className="gap-2 border-t-2 border-granite-line py-2">
       <Words size="lead" weight={700} tone="milk">
         {nameOf(batch)}
-        {loads === '' ? '' : `, ${loads}`}: {countJars(out, batch.jar)} out{broken > 0 ? `, ${broken} broke` : ''}
+        {loads === '' ? '' : `, ${loads}`}: {outWords(batch, out)} out{broken > 0 ? `, ${broken} broke` : ''}
         {written === undefined ? '' : `, ${written} written down`}
       </Words>
       {differs && (
@@ -111,4 +111,10 @@ function IntoTheCold({
       onPress={() => put([{ lot: besideLot(batch, jar, id), jars }])}
     />
   );
+}
+
+/** "21 quarts"; of several sizes only how many jars. */
+function outWords(batch: Batch, out: number): string {
+  const [only, ...others] = jarCounts(batch);
+  return only && others.length === 0 ? countJars(out, only.jar) : `${out} jars`;
 }

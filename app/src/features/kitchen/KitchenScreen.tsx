@@ -19,6 +19,7 @@ import { type FollowingLoad, nextSteps } from './nextSteps';
 import { PassedOver } from './PassedOver';
 import { ToldPart } from './ToldPart';
 import { type RunningLoad, useLoad } from './useLoad';
+import { insideWords } from './insideWords';
 
 /** The kitchen clock of one load, dark, to be read from two metres away. */
 export function KitchenScreen({ loadId }: { loadId: string }) {
@@ -68,7 +69,7 @@ function Kitchen({ running }: { running: RunningLoad }) {
 function NextList({ running, following }: { running: RunningLoad; following?: FollowingLoad }) {
   const clock = loadClock(running.order, running.state, useNow(10_000));
   const steps = nextSteps(running, clock, following);
-  const { state, batch } = running;
+  const { state } = running;
   return (
     <View className="bg-granite-panel" role="list" aria-label="Next steps">
       {steps.map(({ when, words }, i) => (
@@ -90,7 +91,7 @@ function NextList({ running, following }: { running: RunningLoad; following?: Fo
       ))}
       {clock.kind === 'cooling' && (
         <Words tone="milk-2" className="px-4 py-3">
-          {countJars(state.jars + running.besides, batch.jar)} an inch apart on a towel. Never tighten bands now.
+          {insideWords(state.jars, running)} an inch apart on a towel. Never tighten bands now.
         </Words>
       )}
     </View>

@@ -82,7 +82,10 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
   const main = measuredPart(card);
   const later = batch.loads.filter((load) => isLater(load, day));
   const meant = own ?? later;
-  const jarsMeant = meant.reduce((sum, { jars }) => sum + jars, 0);
+  // What is in jars of another size stays as it was planned.
+  const sized = meant.filter(({ size }) => size);
+  const ownSize = meant.filter(({ size }) => !size);
+  const jarsMeant = ownSize.reduce((sum, { jars }) => sum + jars, 0);
   // As it was when the measuring began: fruit that is taken meanwhile makes no more of it.
   const [plannedAmount] = useState((main?.perBatch ?? 4) * planned);
   const step = main?.unit === 'lb' ? 0.25 : 0.5;
@@ -129,7 +132,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
       keepCold(left);
       return end();
     }
-    setOffered([...gateLoads(meant, jars, capacity, last, uuidV7), ...others]);
+    setOffered([...gateLoads(ownSize, jars, capacity, last, uuidV7), ...sized, ...others]);
   };
   return (
     <View className="w-full max-w-[640px] gap-4 px-4 pb-8">

@@ -17,6 +17,7 @@ import { type FollowingLoad } from './nextSteps';
 import { Pot } from './Pot';
 import { type RunningLoad } from './useLoad';
 import { type LoadTaps } from './useLoadTaps';
+import { insideWords } from './insideWords';
 
 interface PhasePartProps {
   running: RunningLoad;
@@ -112,9 +113,7 @@ export function PhasePart({ running, clock, now, following, taps, canner }: Phas
           <Pot heightPx={tallPx} rim={COLOURS.restDark} alarm={clock.timeIsUp}>
             <Numerals dark={clock.timeIsUp}>{countdown(clock.leftMs)}</Numerals>
             <Line dark={clock.timeIsUp}>
-              {clock.timeIsUp
-                ? `Lift out ${countJars(state.jars + running.besides, batch.jar)}, straight up`
-                : said.resting}
+              {clock.timeIsUp ? `Lift out ${insideWords(state.jars, running)}, straight up` : said.resting}
             </Line>
             <Line dark={clock.timeIsUp}>
               {clock.timeIsUp ? said.liftOutNote : `jars out at ${clockTimeFrom(clock.endsAt, now)}`}

@@ -3,6 +3,7 @@ import { type LoadClock } from '@hoddle/core/kitchen/loadClock';
 import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { methodWords } from './methodWords';
 import { type RunningLoad } from './useLoad';
+import { insideWords } from './insideWords';
 
 export interface NextStep {
   readonly when: string;
@@ -26,7 +27,7 @@ export function nextSteps(
   const said = methodWords({ ...batch, processMinutes: order.processMinutes });
   const rest = `${order.restMinutes} min`;
   const restMs = order.restMinutes * 60_000;
-  const out = { words: `Lift out ${countJars(state.jars + besides, batch.jar)}` };
+  const out = { words: `Lift out ${insideWords(state.jars, { batch, besides })}` };
   const cool = { when: 'after', words: 'Cool 12 to 24 h, then press the lids' };
   const then = following
     ? [{ when: 'then', words: `Load ${following.number}: ${countJars(following.jars, following.jar)}` }]

@@ -1,3 +1,5 @@
+import { groupBy } from '@hoddle/core/handbook/groupBy';
+import { type JarCount } from '@hoddle/core/handbook/jars';
 import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type LoadOrder, type LoadState } from '@hoddle/core/kitchen/loadState';
@@ -10,8 +12,8 @@ export interface RunningLoad {
   readonly load: PlannedLoad;
   readonly order: LoadOrder;
   readonly state: LoadState;
-  /** Jars of other batches that go in and come out with it. */
-  readonly besides: number;
+  /** Jars of other loads that go in and come out with it. */
+  readonly besides: readonly JarCount[];
 }
 
 /** Every load of the household with its state, in the order of their batches. */
@@ -22,11 +24,11 @@ export function useLoads(): readonly RunningLoad[] {
 
 const runningLoads = memoizeOne((batches: readonly Batch[], events: readonly KitchenEvent[]): RunningLoad[] => {
   const loads = standingLoads(batches, events);
-  const besides = new Map<string, number>();
-  for (const { load } of loads) {
-    if (load.withLoadId !== undefined) besides.set(load.withLoadId, (besides.get(load.withLoadId) ?? 0) + load.jars);
-  }
-  return loads.map((each) => ({ ...each, besides: besides.get(each.load.id) ?? 0 }));
+  const guests = groupBy(loads, ({ load }) => load.withLoadId);
+  return loads.map((each) => ({
+    ...each,
+    besides: (guests.get(each.load.id) ?? []).map(({ batch, load }) => ({ jar: batch.jar, count: load.jars })),
+  }));
 });
 
 /** One load, or the one it goes in with; undefined when there is none of this id. */

@@ -1,5 +1,5 @@
-import { nameOf } from '@hoddle/core/day/batch';
-import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
+import { nameOf, jarsWords } from '@hoddle/core/day/batch';
+import { countJars, JARS } from '@hoddle/core/handbook/jars';
 import { KEEP_UNSEALED_MS, loadClock } from '@hoddle/core/kitchen/loadClock';
 import { refrigeratedUseBy } from '@hoddle/core/pantry/keepsUntil';
 import { mayKeepUnsealed } from '@hoddle/core/pantry/sealCheck';
@@ -37,7 +37,7 @@ export function SealsScreen({ batchId }: { batchId: string }) {
   }
   const due = cooling.filter(({ order, state }) => dueClock(order, state, now).checkDue);
   const waiting = cooling.filter((load) => !due.includes(load));
-  return <Tray due={due} waiting={waiting} now={now} jar={first.batch.jar} />;
+  return <Tray due={due} waiting={waiting} now={now} />;
 }
 
 function dueClock(...args: Parameters<typeof loadClock>) {
@@ -45,7 +45,7 @@ function dueClock(...args: Parameters<typeof loadClock>) {
   return clock.kind === 'cooling' ? clock : { checkDue: false, sinceMs: 0, checkFrom: 0 };
 }
 
-function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: RunningLoad[]; now: number; jar: JarSize }) {
+function Tray({ due, waiting, now }: { due: RunningLoad[]; waiting: RunningLoad[]; now: number }) {
   const router = useRouter();
   const enter = useHouseholdStore((store) => store.enter);
   const [marks, setMarks] = useState<Readonly<Record<string, SealMark>>>({});
@@ -93,10 +93,7 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
   const reusable = (due[0] ?? waiting[0])?.state.lids === 'reusable';
   // With nothing due yet the jars that still cool are meant.
   const shown = due.length > 0 ? due : waiting;
-  const jars = countJars(
-    shown.reduce((sum, { state }) => sum + state.jars, 0),
-    jar,
-  );
+  const jars = jarsWords({ jar: batch.jar, loads: shown.map(({ load, state }) => ({ ...load, jars: state.jars })) });
   return (
     <Screen
       station="shelf"
@@ -135,7 +132,7 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
         {due.map((load) => (
           <Plate key={load.load.id} className="px-2 py-3">
             <Words weight={700} className="px-2 pb-2">
-              Load {load.load.number}: {countJars(load.state.jars, jar)}, cooled{' '}
+              Load {load.load.number}: {countJars(load.state.jars, load.batch.jar)}, cooled{' '}
               {duration(dueClock(load.order, load.state, now).sinceMs)}
             </Words>
             <View className="flex-row flex-wrap">
@@ -163,10 +160,10 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
             onGo={setUnsealedGo}
           />
         )}
-        {waiting.map(({ load, order, state }) => (
+        {waiting.map(({ batch: own, load, order, state }) => (
           <Words key={load.id}>
             <Words weight={700}>
-              Load {load.number}: {countJars(state.jars, jar)}.
+              Load {load.number}: {countJars(state.jars, own.jar)}.
             </Words>{' '}
             Lids need 12 to 24 h: press them from {weekday(dueClock(order, state, now).checkFrom)}{' '}
             {clockTime(dueClock(order, state, now).checkFrom)}.
@@ -177,7 +174,7 @@ function Tray({ due, waiting, now, jar }: { due: RunningLoad[]; waiting: Running
             ? 'Reusable lids: band off, lift by the lid; one that holds has sealed.'
             : 'A lid that stays down has sealed.'}{' '}
           A seal alone does not prove safety: the tested time and the acid do.{' '}
-          {JARS[jar].several === 'quarts' ? 'Quarts' : 'Jars'} found unsealed later are discarded.
+          {JARS[batch.jar].several === 'quarts' ? 'Quarts' : 'Jars'} found unsealed later are discarded.
         </Words>
       </View>
     </Screen>

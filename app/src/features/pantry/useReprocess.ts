@@ -8,7 +8,7 @@ const MINUTE_MS = 60_000;
 /** Plans jars that did not seal as a load of their own: contents heated again, new lids, the full tested time. Handbook rule 9. */
 export function useReprocess(): (batch: Batch, jars: number) => void {
   const enter = useHouseholdStore((store) => store.enter);
-  return (batch, jars) => {
+  return ({ gives: _, from: __, ...batch }, jars) => {
     const startAt = Math.ceil(householdNow() / MINUTE_MS) * MINUTE_MS;
     const loads = [{ id: uuidV7(), number: 1, jars }];
     enter({ kind: 'batch', batch: { ...batch, id: uuidV7(), againOf: batch.id, startAt, uses: [], loads } });

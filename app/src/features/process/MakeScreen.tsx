@@ -34,11 +34,13 @@ import { DosePart } from './DosePart';
 import { LoadsPart } from './LoadsPart';
 import { METHOD_NAMES } from './methodNames';
 import { OddJarsPart } from './OddJarsPart';
+import { MoreJarsPart } from './MoreJarsPart';
 import { PotOutputPart } from './PotOutputPart';
 import { ProcessPart } from './ProcessPart';
 import { RefusalPart } from './RefusalPart';
 import { useMakeDraft } from './useMakeDraft';
 import { usePages } from './usePages';
+import { type MoreJarsDraft } from './useMoreJars';
 import { type PotOutputDraft } from './usePotOutput';
 
 const OFFERED: readonly JarSize[] = ['pint', 'quart', 'half-gallon'];
@@ -113,7 +115,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
       pressurePsi: tested.pressurePsi,
       altitudeFt: household.altitudeFt,
     };
-  const isThere = jars <= draft.range.p90;
+  const isThere = draft.inAll <= draft.range.p90;
   const ready = isTestedHere && capacity?.kind === 'holds' && jars > 0 && isThere && !stops;
   return (
     <Screen
@@ -125,7 +127,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
           : `From ${mass(item.massKg)}`
       }
       backTo={`/harvest/makes?crop=${item.crop}`}
-      foot={ready ? <Key tall words={planWords(jars, jar, draft.output)} onPress={plan} /> : undefined}
+      foot={ready ? <Key tall words={planWords(allWords(jars, jar, draft), draft.output)} onPress={plan} /> : undefined}
     >
       <View className={wide ? 'flex-row gap-10' : 'gap-5'}>
         <View className={wide ? 'flex-1 gap-5' : 'gap-5'}>
@@ -187,7 +189,14 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                   onStyle={draft.setStyle}
                   onJars={draft.setJars}
                 />
-                {short && (
+                <MoreJarsPart
+                  draft={draft.besides}
+                  colours={colours}
+                  first={jar}
+                  lastLoad={last}
+                  likely={draft.likelyBesides}
+                />
+                {short && !draft.besides.wanted && (
                   <OddJarsPart
                     {...short}
                     canner={canner}
@@ -203,8 +212,8 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                 )}
                 <View>
                   <Words className="pb-1">
-                    {countJars(jars, jar)}: likely {mass(draft.need.likelyKg)}, {mass(draft.need.sureKg)} to be sure 8
-                    times in 10
+                    {allWords(jars, jar, draft)}: likely {mass(draft.need.likelyKg)}, {mass(draft.need.sureKg)} to be
+                    sure 8 times in 10
                   </Words>
                   {draft.moreKg > CRUMB_KG && (
                     <Words weight={700} className="pb-1">
@@ -247,9 +256,17 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
   );
 }
 
+/** "6 quarts and 4 pints". */
+function allWords(jars: number, jar: JarSize, { besides }: { besides: MoreJarsDraft }): string {
+  const { wanted, loads } = besides;
+  return wanted && loads.length > 0
+    ? `${countJars(jars, jar)} and ${countJars(wanted.jars, wanted.jar)}`
+    : countJars(jars, jar);
+}
+
 /** "Plan 12 pints", and what is made of the same pot. */
-function planWords(jars: number, jar: JarSize, output: PotOutputDraft | undefined): string {
-  const own = `Plan ${countJars(jars, jar)}`;
+function planWords(jars: string, output: PotOutputDraft | undefined): string {
+  const own = `Plan ${jars}`;
   return output?.isWanted && output.loads.length > 0
     ? `${own} and ${countJars(output.jars, output.jar)} ${output.product.name.toLowerCase()}`
     : own;

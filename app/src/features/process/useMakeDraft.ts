@@ -1,7 +1,7 @@
 import { type LoadStyle, splitLoads } from '@hoddle/core/canner/splitLoads';
 import { type Batch } from '@hoddle/core/day/batch';
 import { wholeLoads } from '@hoddle/core/day/proposeDay';
-import { type JarSize } from '@hoddle/core/handbook/jars';
+import { type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { cardsOf } from '@hoddle/core/handbook/cards';
 import { usuallyWithout } from '@hoddle/core/day/daySequence';
@@ -20,10 +20,14 @@ import { householdNow, useHousehold } from '@/store/useHousehold';
 import { widestCanner } from '@hoddle/core/canner/widestCanner';
 import { batchOf, nextQuarter } from '@hoddle/core/day/batchOf';
 import { usePages } from './usePages';
+import { useMoreJars } from './useMoreJars';
 import { usePotOutput } from './usePotOutput';
 import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
 
 const STEP_MS = 15 * 60_000;
+/** The sizes that a second one may be of. */
+const LARGE: readonly JarSize[] = ['quart', 'pint', 'half-pint'];
+const SMALL: readonly JarSize[] = ['half-pint', 'pint', 'quart'];
 const LOAD_STYLES: readonly LoadStyle[] = ['full', 'even'];
 
 /** Draft of a batch: jar, how many, how split, when. What follows from it is worked out at each look. */
@@ -47,17 +51,26 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const perLoad = capacity?.kind === 'holds' ? capacity.jars : undefined;
   const jars = asked ?? Math.min(wholeLoads(range.p50, perLoad ?? Infinity), range.p90);
   const loads = perLoad && jars > 0 ? splitLoads(jars, perLoad, style) : [];
+  const small = product.hasFormula || firstJar === 'half-pint';
+  const besides = useMoreJars({ product, jar, method, canner, sizes: small ? SMALL : LARGE });
+  // What fills the other size is as much as so many of these.
+  const inAll = jars + besides.quarts / quartsPerJar(jar);
   const need =
-    jars > 0 ? massForJarsKg(item.crop, product.product, jar, jars, { learned }) : { likelyKg: 0, sureKg: 0 };
+    jars > 0 ? massForJarsKg(item.crop, product.product, jar, inAll, { learned }) : { likelyKg: 0, sureKg: 0 };
   const taken =
     jars > 0
-      ? takeForRecipe({ product: product.product, crop: item.crop, jar, jars, mainLots: item.lots, lots: all, learned })
+      ? takeForRecipe({
+          ...{ product: product.product, crop: item.crop, jar, jars: inAll },
+          ...{ mainLots: item.lots, lots: all, learned },
+        })
       : { uses: [], mainKg: 0, missing: [] };
   const card = cardForCrop(product.product, item.crop)?.card ?? cardsOf(product.product)[0];
   const [without, setWithout] = useState<readonly string[]>(() => (card ? usuallyWithout(card) : []));
 
   const likelyKg = Math.min(need.likelyKg, item.massKg);
   const output = usePotOutput({ product: product.product, crop: item.crop, likelyKg, cannerId: canner?.id });
+
+  const more = besides.more(loads.at(-1) ?? 0);
 
   const batchWith = (
     counts: readonly number[],
@@ -73,6 +86,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
         method,
         cannerId: canner.id,
         loads: counts,
+        ...(more && { more }),
         withLoadId,
         uses: taken.uses,
         ...(output?.isWanted && { gives: [output.rule.kind] }),
@@ -111,6 +125,11 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     jars,
     loads,
     need,
+    /** Full jars of the chosen size that all of it would fill. */
+    inAll,
+    besides,
+    /** So many of another size are likely left over from these. */
+    likelyBesides: (size: JarSize) => Math.floor(((range.p50 - jars) * quartsPerJar(jar)) / quartsPerJar(size) + 1e-6),
     /** Of the main crop, what so many jars likely take beyond what is there. */
     moreKg: Math.max(0, need.likelyKg - item.massKg),
     usedKg: taken.mainKg,

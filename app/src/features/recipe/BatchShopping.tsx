@@ -1,5 +1,4 @@
-import { type Batch, jarsOf, nameOf } from '@hoddle/core/day/batch';
-import { countJars } from '@hoddle/core/handbook/jars';
+import { type Batch, nameOf, jarsWords } from '@hoddle/core/day/batch';
 import { View } from 'react-native';
 import { useUnits } from '@/store/useUnits';
 import { dayAndDate } from '@/ui/clockWords';
@@ -18,7 +17,7 @@ export function BatchShopping({ batch }: { batch: Batch }) {
   return (
     <View role="group" aria-label={`For ${nameOf(batch)}`} className="gap-1 border-t border-hair py-2">
       <Heading>
-        {nameOf(batch)}, {countJars(jarsOf(batch), batch.jar)}
+        {nameOf(batch)}, {jarsWords(batch)}
       </Heading>
       <Words tone="ink-2">{dayAndDate(batch.startAt)}</Words>
       <MissingNote batch={batch} />

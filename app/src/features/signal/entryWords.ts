@@ -1,6 +1,5 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
-import { type Batch, jarsOf, nameOf } from '@hoddle/core/day/batch';
-import { countJars } from '@hoddle/core/handbook/jars';
+import { type Batch, nameOf, jarsWords } from '@hoddle/core/day/batch';
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { type JarLot } from '@hoddle/core/pantry/jarLot';
 import { countOf, MOVED_WORDS } from '@/features/pantry/pantryWords';
@@ -19,7 +18,7 @@ export function entryWords(write: Write, state: HouseholdState | undefined): str
   }
   if (write.kind === 'batch') {
     const batch: Batch = write.batch;
-    return `${countJars(jarsOf(batch), batch.jar)} ${nameOf(batch).toLowerCase()} planned`;
+    return `${jarsWords(batch)} ${nameOf(batch).toLowerCase()} planned`;
   }
   return wordsOf(write);
 }

@@ -1,6 +1,5 @@
-import { jarsOf, nameOf } from '@hoddle/core/day/batch';
+import { jarsOf, nameOf, jarsWords } from '@hoddle/core/day/batch';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
-import { countJars } from '@hoddle/core/handbook/jars';
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -97,7 +96,7 @@ function DayPlate({ day, now }: { day: Day; now: number }) {
           <View key={batch.id} className="flex-row items-center gap-3">
             <JarDrawing size={batch.jar} quartPx={38} look="planned" {...hueOfProduct(batch.product)} />
             <Words weight={600} className="flex-1">
-              {countJars(jarsOf(batch), batch.jar)} {nameOf(batch).toLowerCase()}
+              {jarsWords(batch)} {nameOf(batch).toLowerCase()}
             </Words>
           </View>
         ))}
@@ -136,7 +135,6 @@ function NextPlate({ item, now }: { item: CropOnHand; now: number }) {
 function ToWriteDown() {
   const batch = useUnwritten().at(-1);
   if (!batch) return null;
-  const jars = jarsOf(batch);
   return (
     <RowLink
       href={{ pathname: '/harvest/batch', params: { batch: batch.id } }}
@@ -146,7 +144,7 @@ function ToWriteDown() {
         Write down what it made
       </Words>
       <Words tone="ink-2">
-        {countJars(jars, batch.jar)} {nameOf(batch).toLowerCase()}: the next estimate learns from it
+        {jarsWords(batch)} {nameOf(batch).toLowerCase()}: the next estimate learns from it
       </Words>
     </RowLink>
   );

@@ -1,4 +1,4 @@
-import { jarsOf, mainCropOf } from '@hoddle/core/day/batch';
+import { jarCounts, mainCropOf } from '@hoddle/core/day/batch';
 import { findProduce } from '@hoddle/core/handbook/produce';
 import { findProduct } from '@hoddle/core/handbook/products';
 import { takenOffMl } from '@hoddle/core/kitchen/takenOff';
@@ -39,16 +39,17 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
   );
   const keptKg = batch ? left.reduce((sum, { massKg }) => sum + massKg, 0) : 0;
   const isOfLeft = batch?.uses.some(({ pickId }) => picks.some(({ id, of }) => id === pickId && of)) ?? false;
+  const [main, other] = batch ? jarCounts(batch) : [];
   // Makes are bought by the case: what was told last is likely so again.
   const last = [...batchRecords].sort((a, b) => b.madeAt - a.madeAt)[0];
   const first: RecordDraft = {
     crop,
     product: product ?? 'tomatoes-crushed',
     amount: batch ? `${Math.round(inUnit * 10) / 10} ${unit}` : '',
-    jars: batch ? String(jarsOf(batch)) : '',
-    jar: batch?.jar ?? 'quart',
-    otherJars: '',
-    otherJar: 'pint',
+    jars: main ? String(main.count) : '',
+    jar: main?.jar ?? 'quart',
+    otherJars: other ? String(other.count) : '',
+    otherJar: other?.jar ?? 'pint',
     part: '0',
     water: '',
     sugar: '',

@@ -46,7 +46,7 @@ export function RecordForm({ title, first, isPlanned, isWritten, onSave }: Recor
   const learned = useLearned();
   const unit = useUnits() === 'metric' ? 'kg' : 'lb';
   const [draft, setDraft] = useState(first);
-  const [two, setTwo] = useState(false);
+  const [two, setTwo] = useState(first.otherJars !== '');
   const [asked, setAsked] = useState(false);
   const change = (part: Partial<RecordDraft>) => {
     setDraft((before) => ({ ...before, ...part }));
