@@ -23,12 +23,14 @@ interface State {
     gives?: readonly string[];
     from?: { batchId: string; kind: string };
     uses: readonly object[];
-    loads: readonly { jars: number }[];
+    loads: readonly { id: string; jars: number; size?: { jar: string; processMinutes: number } }[];
   }[];
+  readonly lots: readonly { jar: string; seal: string }[];
   readonly picks: readonly { massKg: number; of?: { kind: string; batchId: string } | null }[];
   readonly batchRecords: readonly { juiceMl: number | null; cookedOffMl: number | null; trimmingsKg: number | null }[];
   readonly dayEvents: readonly { type: string; volumeMl?: number; loads?: readonly { jars: number }[] }[];
 }
+let count = 0;
 const state = async () => (await server.call('GET', '/state')).body as State;
 
 async function twoPots(page: Page) {
@@ -159,5 +161,87 @@ test('peels and cores of sliced apples are weighed, burn down on a fuse, and bec
   const { picks } = await state();
   const left = picks.find(({ of }) => of);
   expect(left?.of).toMatchObject({ kind: 'peels-and-cores', batchId: sliced?.id });
+  watch.calm();
+});
+
+// Job 14. The same guide, whole or halved tomatoes packed in water, to 1,000 ft: pints 40 and quarts 45 min; a quart takes
+// 2 Tbsp of bottled lemon juice, a pint 1.
+test('whole tomatoes, 6 quarts and 4 pints of one lot: one batch, two loads, a dose by the jar, one record', async ({
+  page,
+}) => {
+  const watch = watchPage(page);
+  const hands = await twoPots(page);
+  await hands.pick('Slicing tomatoes', '28');
+
+  await test.step('planned by one key, each size with its own minutes', async () => {
+    await hands.goto('/plan/make?crop=tomato-slicing&product=tomatoes-whole-in-water&jar=quart');
+    await page.getByRole('textbox', { name: 'Jars to fill' }).fill('6');
+    await hands.press('Some in another size');
+    await page.getByRole('textbox', { name: 'Besides, pints to fill' }).fill('4');
+    await expect(page.getByText('A load of their own: 4, 40 min.')).toBeVisible();
+    await expect(page.getByText('4 pints: 1/4 cup', { exact: false })).toBeVisible();
+    await watch.fits();
+    await hands.press('Plan 6 quarts and 4 pints');
+    await expect(page.getByRole('heading', { name: 'Loads', exact: true })).toBeVisible();
+    await expect(page.getByText(/: 6 quarts whole tomatoes in water/)).toBeVisible();
+    await expect(page.getByText(/: 4 pints whole tomatoes in water/)).toBeVisible();
+    await expect.poll(async () => (await state()).batches.length).toBe(1);
+    const [batch] = (await state()).batches;
+    expect(batch?.processMinutes).toBe(45);
+    expect(batch?.loads.map(({ jars, size }) => [jars, size?.jar, size?.processMinutes])).toEqual([
+      [6, undefined, undefined],
+      [4, 'pint', 40],
+    ]);
+    await watch.fits();
+  });
+
+  await test.step('half a dose is caught, by the jar that stands there', async () => {
+    await hands.goto('/kitchen');
+    await hands.press('Start the day');
+    for (const [jar, spoons] of [
+      ['quart', 2],
+      ['pint', 1],
+    ] as const) {
+      const pad = page.getByRole('group', { name: `In every ${jar}` });
+      await throughSteps(page, server, pad, 40);
+      await pad.getByRole('textbox').fill('1/2');
+      await expect(
+        page.getByRole('alert').filter({ hasText: `Too little: a ${jar} needs ${spoons} Tbsp` }),
+      ).toBeVisible();
+      await pad.getByRole('textbox').fill(String(spoons));
+      await hands.press(`Every ${jar} has ${spoons} Tbsp`);
+      await expect(pad).toHaveCount(0);
+    }
+  });
+
+  await test.step('sealed and shelved by size, written down together', async () => {
+    const [batch] = (await state()).batches;
+    const { now } = await state();
+    const told = async (loadId: string, type: string, minutes: number, more: object = {}) => {
+      const id = `0198f3a0-0000-7000-8000-0000000${String(20_000 + (count += 1))}`;
+      const event = { id, loadId, type, at: now + minutes * 60_000, ...more };
+      expect((await server.call('POST', '/kitchen/events', event)).status).toBe(201);
+    };
+    await laterBy(server, 15 * 60);
+    for (const [i, load] of (batch?.loads ?? []).entries()) {
+      await told(load.id, 'load-started', i * 70, { jars: load.jars });
+      await told(load.id, 'boil-reached', i * 70 + 15);
+      await told(load.id, 'heat-off', i * 70 + 60);
+      await told(load.id, 'jars-out', i * 70 + 65);
+    }
+    await hands.goto(`/shelf/seals/${batch?.id}`);
+    await expect(page.getByText(/^6 quarts and 4 pints whole tomatoes in water, /)).toBeVisible();
+    await expect(page.getByText(/^Load 1: 6 quarts, cooled/)).toBeVisible();
+    await expect(page.getByText(/^Load 2: 4 pints, cooled/)).toBeVisible();
+    await watch.fits();
+    await hands.press('The other 10 are sealed');
+    await hands.press('Put the 10 sealed on the shelf');
+    await expect.poll(async () => (await state()).lots.map(({ jar }) => jar).sort()).toEqual(['pint', 'quart']);
+    await hands.goto(`/harvest/batch?batch=${batch?.id}`);
+    await expect(page.getByRole('textbox', { name: 'Full jars', exact: true })).toHaveValue('6');
+    await expect(page.getByRole('textbox', { name: 'Full jars of another size' })).toHaveValue('4');
+    await hands.press('Write it down');
+    await expect(page.getByText(/: 6 quarts and 4 pints$/).first()).toBeVisible();
+  });
   watch.calm();
 });

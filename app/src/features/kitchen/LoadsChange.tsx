@@ -33,7 +33,14 @@ export function LoadsChange({ batch, day, later, onDone, onBack }: LoadsChangePr
       <Words size="head" weight={700} tone="milk">
         {name.replace(/^./, (letter) => letter.toUpperCase())}: jars still to go in
       </Words>
-      <NumberPad label="Jars" value={jars} unit="jars" step={1} onChange={(next) => setJars(Math.min(40, next))} />
+      <NumberPad
+        label="Jars"
+        value={jars}
+        unit="jars"
+        step={1}
+        isWhole
+        onChange={(next) => setJars(Math.min(40, next))}
+      />
       <Words size="lead" tone="milk-2">
         {loads.length === 0
           ? 'None: the product is dropped, what was not used is on hand again.'

@@ -13,7 +13,7 @@ export function MachinePart({ running, taps }: { running: RunningLoad; taps: Loa
   const short = minutes < least;
   return (
     <View className="gap-3">
-      <NumberPad label="Minutes it shows" value={minutes} step={5} onChange={setMinutes} unit="min" />
+      <NumberPad label="Minutes it shows" value={minutes} step={5} isWhole onChange={setMinutes} unit="min" />
       {short && (
         <Words role="alert" size="lead" weight={700} tone="milk">
           {minutes} min is shorter than the tested {least} min. Set the machine anew, or use another canner.

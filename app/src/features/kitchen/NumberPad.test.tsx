@@ -2,14 +2,15 @@ import { fireEvent, render, screen } from '@testing-library/react-native';
 import { useState } from 'react';
 import { NumberPad } from './NumberPad';
 
-function Pad({ told, step }: { told: (value: number) => void; step: number }) {
+function Pad({ told, isWhole }: { told: (value: number) => void; isWhole?: true }) {
   const [value, setValue] = useState(4);
   return (
     <NumberPad
       label="Measured"
       value={value}
       unit="cups"
-      step={step}
+      step={isWhole ? 1 : 0.5}
+      {...(isWhole && { isWhole })}
       onChange={(next) => {
         told(next);
         setValue(next);
@@ -22,7 +23,7 @@ const typed = () => screen.getByDisplayValue(/.*/).props.value as string;
 
 test('a measure is pressed or typed as hands write it; what cannot be stays typed and changes nothing', () => {
   const told = jest.fn();
-  render(<Pad told={told} step={0.5} />);
+  render(<Pad told={told} />);
   fireEvent.changeText(screen.getByDisplayValue('4'), '5 1/2');
   expect(told).toHaveBeenLastCalledWith(5.5);
   expect(typed()).toBe('5 1/2');
@@ -38,7 +39,7 @@ test('a measure is pressed or typed as hands write it; what cannot be stays type
 
 test('jars are whole', () => {
   const told = jest.fn();
-  render(<Pad told={told} step={1} />);
+  render(<Pad told={told} isWhole />);
   fireEvent.changeText(screen.getByDisplayValue('4'), '5 1/2');
   expect(told).not.toHaveBeenCalled();
   expect(screen.getByRole('alert')).toHaveTextContent('“5 1/2” is not a whole number.');

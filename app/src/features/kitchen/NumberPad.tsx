@@ -7,20 +7,22 @@ interface NumberPadProps {
   label: string;
   value: number;
   unit: string;
-  /** How much one press changes; whole where it is. */
+  /** How much one press changes. */
   step: number;
+  /** Jars and minutes: there is no half of one. */
+  isWhole?: true;
   onChange: (value: number) => void;
 }
 
 /** A figure with a key on each side, for wet hands; or typed: 5 1/2 or 5,5. What cannot be stays typed and is told. */
-export function NumberPad({ label, value, unit, step, onChange }: NumberPadProps) {
+export function NumberPad({ label, value, unit, step, isWhole, onChange }: NumberPadProps) {
   const [typed, setTyped] = useState<string>();
   const shown = Number.isInteger(value) ? String(value) : String(Math.round(value * 100) / 100);
-  const fault = typed === undefined ? undefined : faultOf(typed, Number.isInteger(step));
+  const fault = typed === undefined ? undefined : faultOf(typed, isWhole);
   const type = (text: string) => {
     setTyped(text);
     const number = readNumber(text);
-    if (number.kind === 'number' && faultOf(text, Number.isInteger(step)) === undefined) onChange(number.value);
+    if (number.kind === 'number' && faultOf(text, isWhole) === undefined) onChange(number.value);
   };
   const press = (next: number) => {
     setTyped(undefined);
@@ -41,7 +43,7 @@ export function NumberPad({ label, value, unit, step, onChange }: NumberPadProps
             onChangeText={type}
             onBlur={() => fault === undefined && setTyped(undefined)}
             selectTextOnFocus
-            inputMode={Number.isInteger(step) ? 'numeric' : 'text'}
+            inputMode={isWhole ? 'numeric' : 'text'}
             autoComplete="off"
             className="w-full rounded-key border-2 border-granite-line text-center font-heavy text-milk"
             style={{ fontSize: 46, lineHeight: 52, height: 60, minWidth: 0 }}
@@ -62,7 +64,7 @@ export function NumberPad({ label, value, unit, step, onChange }: NumberPadProps
 }
 
 /** Why what was typed cannot be; undefined where it can. Nothing typed is nothing said. */
-function faultOf(typed: string, isWhole: boolean): string | undefined {
+function faultOf(typed: string, isWhole: boolean | undefined): string | undefined {
   if (typed.trim() === '') return undefined;
   const number = readNumber(typed);
   if (number.kind === 'unreadable') return `“${typed}” is not a number.`;

@@ -31,6 +31,7 @@ export function RanShort({ task, batch }: { task: DayTask; batch: Batch | undefi
         value={dry}
         unit={dry === 1 ? 'jar' : 'jars'}
         step={1}
+        isWhole
         onChange={(next) => setDry(Math.min(most, Math.max(1, next)))}
       />
       <Words size="lead" weight={700} tone="milk">
