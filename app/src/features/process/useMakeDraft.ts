@@ -70,8 +70,6 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const likelyKg = Math.min(need.likelyKg, item.massKg);
   const output = usePotOutput({ product: product.product, crop: item.crop, likelyKg, cannerId: canner?.id });
 
-  const more = besides.more(loads.at(-1) ?? 0);
-
   const batchWith = (
     counts: readonly number[],
     withLoadId: string | undefined,
@@ -86,7 +84,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
         method,
         cannerId: canner.id,
         loads: counts,
-        ...(more && { more }),
+        more: besides.more(counts.at(-1) ?? 0),
         withLoadId,
         uses: taken.uses,
         ...(output?.isWanted && { gives: [output.rule.kind] }),
