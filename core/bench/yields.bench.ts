@@ -1,6 +1,8 @@
 import { Bench } from 'tinybench';
 import { JAR_SIZES } from '../src/handbook/jars';
 import { type ProduceId } from '../src/handbook/produce';
+import { divideLots } from '../src/harvest/divideLots';
+import { type Lot } from '../src/harvest/onHand';
 import { KG_PER_LB } from '../src/measure/amount';
 import { type BatchRecord, lbPerQuartOf, quartsOf } from '../src/yields/batchRecord';
 import { estimateJars, productsFrom } from '../src/yields/estimateJars';
@@ -31,6 +33,7 @@ for (const far of ['household', 'crop'] as const) {
   learning(far);
 }
 neighbours();
+division();
 await speed();
 
 /** Kitchens over a season: each batch is estimated from those before it. */
@@ -138,6 +141,46 @@ function neighbours(): void {
       );
     }
   }
+}
+
+/** A lot divided among up to five products in a kitchen with some history: the quarts of each part against what came. */
+function division(): void {
+  const chance = chanceFrom(SEED + 4);
+  const held = { first: 0, later: 0 };
+  const count = { first: 0, later: 0 };
+  let parts = 0;
+  for (let lot = 0; lot < 1_500; lot++) {
+    const kitchen = simulateKitchen(chance, 'crop');
+    // Crops that many products are made of; the same product twice in one division is made in two pots.
+    const crop = chance.oneOf(CROPS_MADE.filter((each) => kitchen.productsOf(each).length > 1));
+    const history = Math.floor(chance.uniform(0, 6));
+    const records = Array.from({ length: history }, (_, n) => kitchen.make(crop, NOW - (10 - n) * 30 * DAY_MS));
+    const learned = learnYields(records, NOW);
+    const made = Array.from({ length: 5 }, () => kitchen.make(crop, NOW));
+    const lots = made.map(({ massKg }, i) => lotOf(crop, massKg, i));
+    const { parts: divided, shortKg } = divideLots(lots, made);
+    if (shortKg > 1e-6) throw new Error(`${shortKg} kg short of a lot that has all of it`);
+    for (const [i, record] of made.entries()) {
+      const massKg = divided[i]?.massKg ?? NaN;
+      const estimate = estimateJars(crop, massKg, record.product, 'quart', learned);
+      if (estimate.kind === 'refusal') throw new Error(estimate.reason);
+      const quarts = massKg / KG_PER_LB / (lbPerQuartOf(record) ?? NaN);
+      const when = history === 0 ? 'first' : 'later';
+      held[when] += Number(estimate.quarts.p10 <= quarts && quarts <= estimate.quarts.p90);
+      count[when] += 1;
+      parts += 1;
+    }
+  }
+  const part = (held.first + held.later) / parts;
+  say(
+    `division, ${parts} parts of 1500 lots, five each: the 8 in 10 of a part's quarts hold ${percent(part)}, 77 to 83 asked: ` +
+      `${verdict(part >= 0.77 && part <= 0.83)}; without a batch on record ${percent(held.first / count.first)}, with some ${percent(held.later / count.later)}`,
+  );
+}
+
+function lotOf(crop: ProduceId, massKg: number, i: number): Lot {
+  const place = { place: 'cool', since: 0, keepsDays: 7, until: i, thawed: false } as const;
+  return { pickId: `pick ${i}`, crop, part: 'sound', ripeness: 'ripe', massKg, ...place };
 }
 
 /** All products of ten lots in every jar, after a long history. */

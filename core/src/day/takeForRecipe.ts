@@ -48,13 +48,21 @@ export function takeForRecipe({ product, crop, jar, jars, mainLots, lots, learne
   const main = takeForBatch(own, Math.min(sureKg, most));
   const mainKg = sum(main);
   if (!card) return { uses: main, mainKg, missing: [] };
+  return {
+    uses: [...main, ...takeOthers(card, crop, mainKg, lots)],
+    mainKg,
+    missing: missingFor(product, crop, mainKg, lots),
+  };
+}
+
+/** Of every other crop of a card what so much of its main crop takes, or what there is. */
+export function takeOthers(card: CropCard, crop: ProduceId, mainKg: number, lots: readonly Lot[]): PickUse[] {
   const there = (of: CropId) => lots.filter((lot) => lot.crop === of).reduce((all, { massKg }) => all + massKg, 0);
-  const others = otherNeeds(card, mainKg / card.main.kgPerBatch, there).flatMap((need) => {
+  return otherNeeds(card, mainKg / card.main.kgPerBatch, there).flatMap((need) => {
     const green = need.needs.some(({ line }) => line.state === 'green');
     const fitting = lots.filter((lot) => lot.crop === need.crop && isState(lot, green));
     return need.kg === undefined || need.crop === crop ? [] : takeForBatch(fitting, need.kg);
   });
-  return { uses: [...main, ...others], mainKg, missing: missingFor(product, crop, mainKg, lots) };
 }
 
 /** Less than this is a crumb. */

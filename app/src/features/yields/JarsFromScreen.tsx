@@ -105,6 +105,16 @@ function JarsFrom({ lots, chosen, onToggle }: JarsFromProps) {
       }
     >
       <LotChoice lots={lots} chosen={chosen} onToggle={onToggle} />
+      {first && others.length === 0 && products.length > 1 && (
+        <RowLink
+          href={{ pathname: '/harvest/divide', params: { crop: first.crop, lots: some.map(lotKey).join(',') } }}
+          className="min-h-[52px] justify-center"
+        >
+          <Words weight={700} tone="cobalt">
+            Divide it among several of these
+          </Words>
+        </RowLink>
+      )}
       <Legend />
       <Words size="label" tone="ink-2" className="pb-2">
         {altitude}
