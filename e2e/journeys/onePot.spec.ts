@@ -245,3 +245,64 @@ test('whole tomatoes, 6 quarts and 4 pints of one lot: one batch, two loads, a d
   });
   watch.calm();
 });
+
+// Job 7, its pears: 70 lb of which 20 are soft, to halves, sauce and jam.
+test('70 lb of pears are divided among three products: soft ones to sauce and jam, nothing twice, and all of it is planned', async ({
+  page,
+}) => {
+  const watch = watchPage(page);
+  const hands = await twoPots(page);
+  await server.call('POST', '/picks', {
+    ...{ id: '0198f3a0-0000-7000-8000-000000001007', crop: 'pear', massKg: 31.75, softKg: 9.07, ripeness: 'ripe' },
+    ...{ place: 'cool', pickedAt: (await state()).now - 60_000, told: '70 lb', source: 'garden', plantingId: null },
+  });
+  await hands.goto('/harvest/makes?crop=pear');
+  await page.getByRole('link', { name: 'Divide it among several of these' }).click();
+  await expect(page.getByText(/^70 lb left over, 20 lb of it soft$/)).toBeVisible();
+  await hands.press('Pears in syrup');
+  await page.getByRole('textbox', { name: 'Pounds of part 1' }).fill('40');
+  await page.getByRole('textbox', { name: 'Pounds of part 1' }).blur();
+  await hands.press('Fruit purée');
+  // What no yield is published for is told, and not made up.
+  const puree = page.getByRole('group', { name: 'Part 2, Fruit purée' });
+  await expect(puree.getByText(/no yield is published for it/)).toBeVisible();
+  await page.getByRole('textbox', { name: 'Jars of part 2' }).fill('12');
+  await expect(puree.getByText(/20 lb of it soft, which is as good here/)).toBeVisible();
+  await hands.press('Jam with added pectin');
+  await expect(page.getByText('all of it is given to something')).toBeVisible();
+  await watch.fits();
+
+  await test.step('a border is moved by its arrow keys, or dragged: what one part gains the next one loses', async () => {
+    const pounds = async (part: number) =>
+      Number(await page.getByRole('textbox', { name: `Pounds of part ${part}` }).inputValue());
+    const [first, second] = [await pounds(1), await pounds(2)];
+    const border = page.getByRole('slider', { name: /^Part 1, Pears in syrup/ });
+    await border.focus();
+    await page.keyboard.press('ArrowLeft');
+    await expect.poll(() => pounds(1)).toBe(first - 1);
+    await expect.poll(() => pounds(2)).toBe(second + 1);
+    const box = await border.boundingBox();
+    if (!box) throw new Error('no border to drag');
+    await page.mouse.move(box.x + 24, box.y + 24);
+    await page.mouse.down();
+    await page.mouse.move(box.x - 16, box.y + 24, { steps: 4 });
+    await page.mouse.up();
+    await expect.poll(() => pounds(1)).toBeLessThan(first - 4);
+    expect((await pounds(1)) + (await pounds(2))).toBeCloseTo(first + second, 0);
+  });
+
+  await test.step('one key plans them all, and none of it is left to be used again', async () => {
+    await hands.press(/^Plan these 3: \d+ loads, .* of work$/);
+    await expect.poll(async () => (await state()).batches.length).toBe(3);
+    const { batches } = await state();
+    const uses = batches.flatMap((batch) => batch.uses as readonly { massKg: number; softKg: number }[]);
+    const sum = (of: readonly number[]) => of.reduce((all, each) => all + each, 0);
+    expect(sum(uses.map(({ massKg }) => massKg))).toBeCloseTo(31.75, 2);
+    expect(sum(uses.map(({ softKg }) => softKg))).toBeCloseTo(9.07, 2);
+    const halves = batches.find(({ product }) => product === 'pears-halved');
+    expect(halves?.uses).toEqual([expect.objectContaining({ softKg: 0 })]);
+    await hands.goto('/harvest');
+    await expect(page.getByText('Nothing on hand.')).toBeVisible();
+  });
+  watch.calm();
+});

@@ -6,6 +6,8 @@ import { HatchPattern } from '@/ui/patterns';
 
 const HEIGHT_PX = 44;
 const HANDLE_PX = 48;
+/** So that the last border can be grasped whole. */
+const INSET_PX = HANDLE_PX / 2;
 const MIN_LABEL_PX = 22;
 
 interface DivisionBarProps {
@@ -22,7 +24,7 @@ interface DivisionBarProps {
 export function DivisionBar({ hue, totalKg, parts, mass, stepKg, onMove }: DivisionBarProps) {
   const id = useId().replaceAll(':', '');
   const [width, setWidth] = useState(326);
-  const perKg = totalKg > 0 ? (width - 2) / totalKg : 0;
+  const perKg = totalKg > 0 ? (width - HANDLE_PX) / totalKg : 0;
   const ends = parts.map((_, i) => parts.slice(0, i + 1).reduce((sum, { massKg }) => sum + massKg, 0));
   return (
     <View onLayout={(event) => setWidth(event.nativeEvent.layout.width)} style={{ height: HEIGHT_PX }}>
@@ -30,9 +32,16 @@ export function DivisionBar({ hue, totalKg, parts, mass, stepKg, onMove }: Divis
         <Defs>
           <HatchPattern id={id} hue={hue} />
         </Defs>
-        <Rect x={1} y={2} width={Math.max(0, width - 2)} height={HEIGHT_PX - 4} fill={`url(#${id})`} stroke={hue} />
+        <Rect
+          x={INSET_PX}
+          y={2}
+          width={Math.max(0, width - HANDLE_PX)}
+          height={HEIGHT_PX - 4}
+          fill={`url(#${id})`}
+          stroke={hue}
+        />
         {parts.map(({ name, massKg }, i) => {
-          const x = 1 + ((ends[i] ?? 0) - massKg) * perKg;
+          const x = INSET_PX + ((ends[i] ?? 0) - massKg) * perKg;
           const wide = massKg * perKg;
           return [
             <Rect key={`${name} ${i}`} x={x} y={2} width={wide} height={HEIGHT_PX - 4} fill={hue} />,
@@ -63,7 +72,7 @@ export function DivisionBar({ hue, totalKg, parts, mass, stepKg, onMove }: Divis
           value={massKg}
           most={totalKg}
           text={mass(massKg)}
-          leftPx={1 + (ends[i] ?? 0) * perKg - HANDLE_PX / 2}
+          leftPx={(ends[i] ?? 0) * perKg}
           onDrag={(px) => perKg > 0 && onMove(i, px / perKg)}
           onKey={(by) => onMove(i, by * stepKg)}
         />
