@@ -1,7 +1,9 @@
+import { cropsNamed } from '@hoddle/core/handbook/cropsNamed';
 import { PRODUCE, type ProduceId } from '@hoddle/core/handbook/produce';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { CropGlyph } from '@/ui/CropGlyph';
+import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
 
 const RECENT = 4;
@@ -22,12 +24,13 @@ interface CropKeysProps {
   onChoose: (crop: ProduceId) => void;
 }
 
-/** Crops as pictures, the recent ones first, all of them behind one key. */
+/** Crops as pictures, the recent ones first; all of them behind one key, found by a word. */
 export function CropKeys({ first, crop, onChoose }: CropKeysProps) {
   const [all, setAll] = useState(false);
-  const crops = all ? PRODUCE.map((row) => row.crop) : first.includes(crop) ? first : [crop, ...first.slice(1)];
+  const [asked, setAsked] = useState('');
+  const crops = all ? cropsNamed(asked) : first.includes(crop) ? first : [crop, ...first.slice(1)];
   const onAll = all ? undefined : () => setAll(true);
-  return (
+  const keys = (
     <View role="radiogroup" aria-label="Crop" className="flex-row flex-wrap gap-[5px]">
       {crops.map((candidate) => {
         const chosen = candidate === crop;
@@ -69,6 +72,16 @@ export function CropKeys({ first, crop, onChoose }: CropKeysProps) {
           </Words>
         </Pressable>
       )}
+    </View>
+  );
+  if (!all) return keys;
+  return (
+    <View className="gap-2">
+      <TextField label="Find a crop" value={asked} onChange={setAsked} />
+      {crops.length === 0 && (
+        <Words role="status">No crop of the handbook is called so. Try another word for it.</Words>
+      )}
+      {keys}
     </View>
   );
 }

@@ -144,6 +144,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
         value={amount}
         unit={unit}
         step={step}
+        of={main?.unit === 'lb' ? 'lb' : 'cup'}
         onChange={setAmount}
       />
       {gate?.kind === 'make' && (

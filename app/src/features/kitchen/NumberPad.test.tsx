@@ -44,3 +44,14 @@ test('jars are whole', () => {
   expect(told).not.toHaveBeenCalled();
   expect(screen.getByRole('alert')).toHaveTextContent('“5 1/2” is not a whole number.');
 });
+
+test('what is measured may be typed in another measure of its kind, and in no other', () => {
+  const told = jest.fn();
+  render(<NumberPad label="Juice" value={4} unit="cups" step={0.5} of="cup" onChange={told} />);
+  fireEvent.changeText(screen.getByDisplayValue('4'), '2 quarts');
+  expect(told.mock.lastCall?.[0]).toBeCloseTo(8, 9);
+  told.mockClear();
+  fireEvent.changeText(screen.getByDisplayValue('2 quarts'), '3 lb');
+  expect(told).not.toHaveBeenCalled();
+  expect(screen.getByRole('alert')).toHaveTextContent('“3 lb” is not an amount of it.');
+});

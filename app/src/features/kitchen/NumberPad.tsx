@@ -1,3 +1,5 @@
+import { type Unit } from '@hoddle/core/measure/amount';
+import { readIn } from '@hoddle/core/measure/readIn';
 import { readNumber } from '@hoddle/core/measure/readNumber';
 import { useState } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
@@ -11,18 +13,21 @@ interface NumberPadProps {
   step: number;
   /** Jars and minutes: there is no half of one. */
   isWhole?: true;
+  /** What is measured: it may be typed in any measure of its kind, as "2 quarts" for cups. */
+  of?: Unit;
   onChange: (value: number) => void;
 }
 
 /** A figure with a key on each side, for wet hands; or typed: 5 1/2 or 5,5. What cannot be stays typed and is told. */
-export function NumberPad({ label, value, unit, step, isWhole, onChange }: NumberPadProps) {
+export function NumberPad({ label, value, unit, step, isWhole, of, onChange }: NumberPadProps) {
   const [typed, setTyped] = useState<string>();
   const shown = Number.isInteger(value) ? String(value) : String(Math.round(value * 100) / 100);
-  const fault = typed === undefined ? undefined : faultOf(typed, isWhole);
+  const fault = typed === undefined ? undefined : faultOf(typed, isWhole, of);
   const type = (text: string) => {
     setTyped(text);
-    const number = readNumber(text);
-    if (number.kind === 'number' && faultOf(text, isWhole) === undefined) onChange(number.value);
+    if (text.trim() === '' || faultOf(text, isWhole, of) !== undefined) return;
+    const read = readOf(text, of);
+    if (read !== undefined) onChange(read);
   };
   const press = (next: number) => {
     setTyped(undefined);
@@ -63,12 +68,19 @@ export function NumberPad({ label, value, unit, step, isWhole, onChange }: Numbe
   );
 }
 
-/** Why what was typed cannot be; undefined where it can. Nothing typed is nothing said. */
-function faultOf(typed: string, isWhole: boolean | undefined): string | undefined {
-  if (typed.trim() === '') return undefined;
+/** A figure, or an amount told in the unit that is meant. */
+function readOf(typed: string, of: Unit | undefined): number | undefined {
+  if (of) return readIn(typed, of, of);
   const number = readNumber(typed);
-  if (number.kind === 'unreadable') return `“${typed}” is not a number.`;
-  return isWhole && !Number.isInteger(number.value) ? `“${typed}” is not a whole number.` : undefined;
+  return number.kind === 'number' ? number.value : undefined;
+}
+
+/** Why what was typed cannot be; undefined where it can. Nothing typed is nothing said. */
+function faultOf(typed: string, isWhole: boolean | undefined, of: Unit | undefined): string | undefined {
+  if (typed.trim() === '') return undefined;
+  const read = readOf(typed, of);
+  if (read === undefined) return `“${typed}” is not ${of ? 'an amount of it' : 'a number'}.`;
+  return isWhole && !Number.isInteger(read) ? `“${typed}” is not a whole number.` : undefined;
 }
 
 function Side({ words, label, onPress }: { words: string; label: string; onPress: () => void }) {

@@ -160,6 +160,7 @@ function Measured({
         value={volume.amount}
         unit={volume.unit}
         step={0.5}
+        of={volume.of}
         onChange={volume.setAmount}
       />
       {children}
@@ -172,5 +173,6 @@ function useVolume(firstMl: number) {
   const isMetric = useUnits() === 'metric';
   const perUnit = isMetric ? 1_000 : ML_PER_QUART;
   const [amount, setAmount] = useState(() => Math.round((firstMl / perUnit) * 2) / 2);
-  return { amount, setAmount, ml: amount * perUnit, unit: isMetric ? 'litres' : amount === 1 ? 'quart' : 'quarts' };
+  const of = isMetric ? ('l' as const) : ('quart' as const);
+  return { amount, setAmount, of, ml: amount * perUnit, unit: isMetric ? 'litres' : amount === 1 ? 'quart' : 'quarts' };
 }

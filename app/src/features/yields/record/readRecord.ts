@@ -4,8 +4,7 @@ import { type ProductId } from '@hoddle/core/handbook/products';
 import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { readHarvest } from '@hoddle/core/harvest/readHarvest';
 import { type Unit } from '@hoddle/core/measure/amount';
-import { convertAmount } from '@hoddle/core/measure/convertAmount';
-import { readAmount } from '@hoddle/core/measure/readAmount';
+import { readIn } from '@hoddle/core/measure/readIn';
 import { readNumber } from '@hoddle/core/measure/readNumber';
 import { type BatchRecord, countsAdded, type Fault, type TrimmingsTo } from '@hoddle/core/yields/batchRecord';
 
@@ -56,13 +55,13 @@ export function readRecord(draft: RecordDraft, unit: 'lb' | 'kg', own: readonly 
   const other = draft.otherJars.trim() === '' ? 0 : readJars(draft.otherJars);
   if (other === undefined) return { kind: 'slip', field: 'otherJars', sentence: jarsSlip(draft.otherJars) };
   const added = countsAdded(draft.product);
-  const waterMl = added ? readIn(draft.water, 'cup', 'ml') : 0;
+  const waterMl = added ? readOrNone(draft.water, 'cup', 'ml') : 0;
   if (waterMl === undefined)
     return { kind: 'slip', field: 'water', sentence: `"${draft.water}" is not an amount of water. Try 2 or 1/2.` };
-  const sugarKg = added ? readIn(draft.sugar, unit, 'kg') : 0;
+  const sugarKg = added ? readOrNone(draft.sugar, unit, 'kg') : 0;
   if (sugarKg === undefined)
     return { kind: 'slip', field: 'sugar', sentence: `"${draft.sugar}" is not an amount of sugar. Try 2 or 1/2.` };
-  const leftoverMl = readIn(draft.leftover, 'cup', 'ml');
+  const leftoverMl = readOrNone(draft.leftover, 'cup', 'ml');
   if (leftoverMl === undefined)
     return {
       kind: 'slip',
@@ -119,7 +118,7 @@ function jarsSlip(typed: string): string {
     : `"${typed}" is not a number of full jars. A part jar is told below.`;
 }
 
-/** As {@link readIn}, but what is not typed was not measured, which is not none. */
+/** As {@link readOrNone}, but what is not typed was not measured, which is not none. */
 function measuredIn(typed: string, bare: Unit, into: Unit): number | null | undefined {
   return typed.trim() === '' ? null : readIn(typed, bare, into);
 }
@@ -129,10 +128,6 @@ function volumeSlip(typed: string): string {
 }
 
 /** An amount in a unit when none is typed, in another; nothing typed is none. */
-function readIn(typed: string, bare: Unit, into: Unit): number | undefined {
-  if (typed.trim() === '') return 0;
-  const reading = readAmount(typed, bare);
-  if (reading.kind === 'unreadable') return undefined;
-  const converted = convertAmount(reading.amount, into);
-  return converted.kind === 'converted' ? converted.value : undefined;
+function readOrNone(typed: string, bare: Unit, into: Unit): number | undefined {
+  return typed.trim() === '' ? 0 : readIn(typed, bare, into);
 }
