@@ -64,6 +64,8 @@ export const JarsFromReply = v.strictObject({
           kind: v.picklist(['thin juice', 'peels and cores']),
           feeds: Product,
           quartsAtMost: v.optional(v.number()),
+          /** Likely, as this household ladles it off. */
+          quarts: v.optional(v.strictObject({ p10: v.number(), p50: v.number(), p90: v.number() })),
           massKg: v.optional(v.number()),
         }),
       ),

@@ -22,6 +22,13 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'pick');
   await hands.goto('/harvest/makes?crop=tomato-paste');
   await shoot(page, 'jars-from');
+  await hands.goto('/harvest/divide?crop=tomato-paste');
+  for (const product of ['Crushed tomatoes', 'Thin tomato sauce', 'Tomato juice']) await hands.press(product);
+  await page
+    .getByRole('slider')
+    .first()
+    .evaluate((border) => border.scrollIntoView({ block: 'center' }));
+  await shoot(page, 'divide');
   await hands.goto('/plan/season');
   await page.getByRole('heading', { name: 'Days to come' }).waitFor({ timeout: 60_000 });
   await shoot(page, 'season');
@@ -36,7 +43,6 @@ test('pictures of the main views', async ({ page }) => {
   await hands.press('Plan 21 quarts');
   await page.getByText('likely done').waitFor();
   await shoot(page, 'day');
-  await wide(page, 'day-wide');
   await page.getByRole('link', { name: /^Load 1, 7 quarts/ }).click();
   await shoot(page, 'load');
   await hands.loadIn('7 quarts are in, heat it');

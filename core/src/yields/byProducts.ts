@@ -1,7 +1,9 @@
 import { produceRow, type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
 import { type LeftKind } from '../harvest/leftOf';
-import { mostThinJuice } from './thinJuice';
+import { type Range } from '../measure/range';
+import { type BatchRecord } from './batchRecord';
+import { mostThinJuice, thinJuiceQuarts } from './thinJuice';
 
 /** What a product leaves over that another can be made of. */
 export interface ByProduct {
@@ -10,6 +12,8 @@ export interface ByProduct {
   readonly feeds: ProductId;
   /** Quarts of thin juice at most; the rest of it cooks off. */
   readonly quartsAtMost?: number;
+  /** Of thin juice likely, as this household ladles it off. */
+  readonly quarts?: Range;
   /** Of peels and cores. */
   readonly massKg?: number;
 }
@@ -27,9 +31,17 @@ const PEELED_APPLES: readonly ProductId[] = ['apples-sliced', 'apple-pie-filling
  *
  * @param massKg of the crop that is used, as picked
  */
-export function byProductsOf(product: ProductId, crop: ProduceId, massKg: number): ByProduct[] {
+export function byProductsOf(
+  product: ProductId,
+  crop: ProduceId,
+  massKg: number,
+  records: readonly BatchRecord[] = [],
+): ByProduct[] {
   const quartsAtMost = mostThinJuice(product, crop, massKg);
-  if (quartsAtMost !== undefined) return [{ kind: 'thin juice', feeds: 'tomato-juice', quartsAtMost }];
+  if (quartsAtMost !== undefined) {
+    const quarts = thinJuiceQuarts(product, crop, massKg, records);
+    return [{ kind: 'thin juice', feeds: 'tomato-juice', quartsAtMost, ...(quarts && { quarts }) }];
+  }
   if (crop === 'apple' && PEELED_APPLES.includes(product)) {
     const [feeds] = productsOfLeft('peels-and-cores', crop);
     return feeds ? [{ kind: 'peels and cores', feeds, massKg: massKg * produceRow(crop).trimLoss }] : [];

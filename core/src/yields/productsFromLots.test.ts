@@ -111,6 +111,8 @@ test('sauce gives thin juice at most, peeled apples give peels and cores, and ea
   expect(juice).toMatchObject({ kind: 'thin juice', feeds: 'tomato-juice' });
   expect(juice!.quartsAtMost).toBeGreaterThan(4);
   expect(juice!.quartsAtMost).toBeLessThan(7);
+  expect(juice!.quarts!.p90).toBeLessThan(1.05 * juice!.quartsAtMost!);
+  expect(juice!.quarts!.p10).toBeGreaterThan(0);
   expect(byProductsOf('apples-sliced', 'apple', lb(50))).toEqual([
     { kind: 'peels and cores', feeds: 'jelly-no-pectin', massKg: expect.closeTo(lb(11), 6) },
   ]);

@@ -79,7 +79,7 @@ function ofOneCrop(
     usedKg,
     leftKg: Math.max(0, massKg - usedKg),
     missing: missingFor(product.product, crop, usedKg, amounts),
-    byProducts: byProductsOf(product.product, crop, usedKg),
+    byProducts: byProductsOf(product.product, crop, usedKg, learned?.records),
   });
 }
 

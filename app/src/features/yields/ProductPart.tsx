@@ -7,6 +7,7 @@ import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
 import { pickedKgPerBatch } from '@hoddle/core/yields/pickedKg';
 import { type LearnedYields } from '@hoddle/core/yields/yieldModel';
+import { type ByProduct } from '@hoddle/core/yields/byProducts';
 import { likelyWords, spanWords } from '@hoddle/core/yields/spanWords';
 import { basisWords } from '@hoddle/core/yields/yieldRange';
 import { View } from 'react-native';
@@ -104,13 +105,21 @@ function restWords(made: ProductRows['made'], mass: (massKg: number) => string, 
     else lines.push(leftKg > 0.05 ? `${count}, leaves ${mass(leftKg)}.` : `${count}.`);
   }
   if (missing.length > 0) lines.push(missingWords(missing, mass));
-  for (const { kind, quartsAtMost, massKg, feeds } of byProducts) {
-    const quarts = Math.floor(quartsAtMost ?? 0);
-    if (massKg === undefined && quarts < 1) continue;
-    const amount = massKg === undefined ? `up to ${countJars(quarts, 'quart')}` : mass(massKg);
+  for (const byProduct of byProducts) {
+    const { kind, feeds } = byProduct;
+    const amount = givenWords(byProduct, mass);
+    if (amount === undefined) continue;
     lines.push(`Also gives ${amount} ${kind}: ${productRow(feeds).name.toLowerCase()} by its own time.`);
   }
   return lines;
+}
+
+/** "3 to 6 quarts, likely 4", or "11 lb"; undefined for less than a quart. */
+export function givenWords({ quarts, massKg }: ByProduct, mass: (massKg: number) => string): string | undefined {
+  if (massKg !== undefined) return mass(massKg);
+  const full = (of: number) => Math.floor(of + 1e-6);
+  if (!quarts || full(quarts.p90) < 1) return undefined;
+  return likelyWords({ p10: full(quarts.p10), p50: full(quarts.p50), p90: full(quarts.p90) }, 'quart');
 }
 
 interface SizeRowProps {

@@ -13,6 +13,7 @@ import { CountStepper } from '@/ui/CountStepper';
 import { TextField } from '@/ui/TextField';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
+import { givenWords } from '../ProductPart';
 import { type Part } from './useDivision';
 
 const MINUTE_MS = 60_000;
@@ -100,12 +101,14 @@ export function PartRow({ number, part, sizes, goal, onMass, onJars, onJar, onRe
           {takesSoft(part.product) ? ', which is as good here' : ': there is not enough sound fruit for all of it'}.
         </Words>
       )}
-      {part.falls.map(({ kind, massKg: fallsKg, quartsAtMost, feeds }) => (
-        <Words key={kind} size="label" tone="ink-2">
-          Leaves {fallsKg === undefined ? `up to ${Math.floor(quartsAtMost ?? 0)} quarts` : `about ${mass(fallsKg)}`} of{' '}
-          {kind}: good for {productRow(feeds).name.toLowerCase()}.
-        </Words>
-      ))}
+      {part.falls.map((falls) => {
+        const given = givenWords(falls, mass);
+        return given === undefined ? null : (
+          <Words key={falls.kind} size="label" tone="ink-2">
+            Leaves {given} of {falls.kind}: good for {productRow(falls.feeds).name.toLowerCase()}.
+          </Words>
+        );
+      })}
       {!batch && massKg > 0.05 && !(isTold && part.toldJars === 0) && (
         <Words weight={700}>
           {jars.p50 < 1 ? `Not enough for a full ${JARS[jar].one}.` : 'No canner, or no tested time here: not planned.'}

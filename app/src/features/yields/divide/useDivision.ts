@@ -71,7 +71,7 @@ export function useDivision(crop: ProduceId, lots: readonly Lot[], all: readonly
           jars,
           divided,
           ...(batch && { batch, handsMin: handsMinutes(batch, { canners, ownJars, setup }) }),
-          falls: byProductsOf(part.product, crop, divided.massKg),
+          falls: byProductsOf(part.product, crop, divided.massKg, learned.records),
         };
       }),
     [asked, division, crop, startAt, all, learned, household, pages],
