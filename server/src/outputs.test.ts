@@ -97,7 +97,9 @@ test('two sizes are one batch: each held against its own time, shared only where
   const { household } = (await server.call('GET', '/state')).body;
   // As the handbook has it: 7 quarts or 9 pints.
   const [canner] = EXAMPLES.household.canners;
-  expect((await server.call('PUT', '/household', { ...household, altitudeFt: 800, canners: [canner] })).status).toBe(200);
+  expect((await server.call('PUT', '/household', { ...household, altitudeFt: 800, canners: [canner] })).status).toBe(
+    200,
+  );
   const [first, last] = [uuidV7(), uuidV7()];
   const two = (jars: number, size: object, more: object = {}) =>
     batch({
