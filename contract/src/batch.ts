@@ -51,7 +51,14 @@ export const PlannedLoadSchema = v.object({
 });
 
 /** What a batch takes of one basket. */
-export const PickUseSchema = v.object({ pickId: Id, crop: v.optional(Crop), massKg: Kg, softKg: Kg });
+export const PickUseSchema = v.object({
+  pickId: Id,
+  crop: v.optional(Crop),
+  massKg: Kg,
+  softKg: Kg,
+  /** What of it lay in the freezer. */
+  frozenKg: v.optional(Kg),
+});
 
 export const PotOutputSchema = v.picklist(POT_OUTPUTS, 'is nothing that a pot gives');
 

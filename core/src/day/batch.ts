@@ -135,6 +135,12 @@ export function massKgOf({ uses }: Pick<Batch, 'uses'>, crop?: CropId): number {
   return uses.reduce((sum, use) => sum + (crop === undefined || use.crop === crop ? use.massKg : 0), 0);
 }
 
+/** The part of its produce that comes out of the freezer, 0 to 1. */
+export function frozenPart({ uses }: Pick<Batch, 'uses'>): number {
+  const all = massKgOf({ uses });
+  return all > 0 ? uses.reduce((sum, { frozenKg = 0 }) => sum + frozenKg, 0) / all : 0;
+}
+
 /** The main crop of a batch: of those it uses the one its card is made of first of all. */
 export function mainCropOf({
   product,

@@ -14,6 +14,7 @@ import {
   type Batch,
   type CannedBatch,
   cardOf,
+  frozenPart,
   isCanned,
   jarsOf,
   jarsWords,
@@ -354,7 +355,9 @@ class Chain {
 
   private addTasks({ id: entry, step, of, entry: name }: NumberedStep, { kind, key, share, jars, batch }: Part): void {
     const { row, waitMinutes, words: stepWords, handsPerJar } = step;
-    const pounds = poundsFor(batch, of) * share;
+    // What was frozen was washed before.
+    const fresh = row.step.startsWith('wash') ? 1 - frozenPart(batch) : 1;
+    const pounds = poundsFor(batch, of) * share * fresh;
     const perJar = handsPerJar?.[jarPace(batch.jar)] ?? [0, 0];
     const usual = plus(plus(times(row.handsPerLb, pounds), row.fixedMinutes), times(perJar, jars));
     const hands = times(usual, paceOf(row.step, this.kitchen));

@@ -1,7 +1,7 @@
 import { type Card, type CardStep } from '../handbook/cards/card';
 import { type Step, stepOf } from '../handbook/steps';
 import { outputRule, type PotOutput } from '../recipe/potOutputs';
-import { type Batch, cardOf } from './batch';
+import { type Batch, cardOf, frozenPart } from './batch';
 import { isLongWait } from './longWait';
 
 /** One step of a batch as a day has it. */
@@ -48,9 +48,25 @@ export function stepsOfBatch(
   if (batch.againOf !== undefined) return [...AGAIN];
   const card = cardOf(batch);
   if (!card) return [plain('wash'), plain('fill')];
-  const steps = daySequence(card, batch.without);
+  const steps = withThaw(daySequence(card, batch.without), batch);
   if (batch.from) return stepsFrom(steps, batch.from.kind);
   return (batch.gives ?? []).reduce(withTakingOff, steps);
+}
+
+/** The ways to thaw: overnight in the cold unless that is left out, then on the counter. */
+export const THAW_COLD = 'thaw-cold';
+export const THAW_COUNTER = 'thaw-counter';
+
+/** A crumb, and all but a crumb. */
+const SOME = 0.005;
+const ALL = 1 - SOME;
+
+/** What was frozen thaws first, and is not washed and picked over a second time. */
+function withThaw(steps: DayStep[], batch: Pick<Batch, 'uses' | 'without'>): DayStep[] {
+  const part = frozenPart(batch);
+  if (part <= SOME) return steps;
+  const thaw = plain(batch.without?.includes(THAW_COLD) ? THAW_COUNTER : THAW_COLD);
+  return [thaw, ...(part >= ALL ? steps.filter(({ step }) => !step.row.step.startsWith('wash')) : steps)];
 }
 
 function stepsFrom(steps: readonly DayStep[], kind: PotOutput): DayStep[] {

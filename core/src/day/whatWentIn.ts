@@ -29,6 +29,7 @@ function atMost(uses: readonly PickUse[], { crop, massKg }: Pick<BatchRecord, 'c
     const usedKg = Math.min(use.massKg, leftKg);
     leftKg -= usedKg;
     // What is soft goes in first.
-    return { ...use, massKg: usedKg, softKg: Math.min(use.softKg, usedKg) };
+    const frozenKg = Math.min(use.frozenKg ?? 0, usedKg);
+    return { ...use, massKg: usedKg, softKg: Math.min(use.softKg, usedKg), ...(frozenKg > 0 && { frozenKg }) };
   });
 }

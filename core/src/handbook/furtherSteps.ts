@@ -99,6 +99,8 @@ export const FURTHER_STEPS: readonly StepTableRow[] = [
   ['syrup-day-N', 'Syrup, day N', 0, 0, 10, 15, 1440, 1440, '', null, '', ''],
   ['syrup-days-8-13', 'Syrup, days 8 to 13: 1/2 cup of sugar more each day', 0, 0, 40, 60, 8640, 8640, '', null, '', ''],
   ['rinse-soak-1h-three-times', 'Rinse and an hour in fresh water, three times', 0, 0, 15, 25, 180, 240, '', null, 'refrigerated', 'no lime may be left'],
+  ['thaw-cold', 'Thaw overnight in the cold', 0, 0, 3, 5, 480, 1080, 'refrigerator', 480, 'refrigerated', 'catch the juice that drains'],
+  ['thaw-counter', 'Thaw on the counter', 0, 0, 3, 5, 120, 240, '', 60, '2 h cut', 'catch the juice that drains'],
   ['ladle-off', 'Ladle off the thin juice', 0, 0, 8, 15, 0, 0, 'hands', 60, 'hot', 'measured as it comes off'],
   ['sterilise-jars', 'Boil the jars', 0, 0, 2, 4, 10, 20, 'burner+big pot', 10, 'hot', ''],
 ];

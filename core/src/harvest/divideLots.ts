@@ -1,6 +1,7 @@
 import { type ProductId, productRow } from '../handbook/products';
 import { type Lot } from './onHand';
 import { type PickUse } from './pick';
+import { usesOf } from './usesOf';
 
 /** What a part of some lots is to become, and how much of them, in kilograms as picked. */
 export interface LotPart {
@@ -70,15 +71,4 @@ export function divideLots(lots: readonly Lot[], parts: readonly LotPart[]): Div
     leftSoftKg: sum(left.filter(({ lot }) => isSoft(lot))),
     shortKg: missing.reduce((all, kg) => all + kg, 0),
   };
-}
-
-/** One use for each pick. */
-function usesOf(taken: readonly { readonly lot: Lot; readonly massKg: number }[]): PickUse[] {
-  const uses = new Map<string, PickUse>();
-  for (const { lot, massKg } of taken) {
-    const before = uses.get(lot.pickId) ?? { pickId: lot.pickId, crop: lot.crop, massKg: 0, softKg: 0 };
-    const softKg = before.softKg + (lot.ripeness === 'soft' ? massKg : 0);
-    uses.set(lot.pickId, { ...before, massKg: before.massKg + massKg, softKg });
-  }
-  return [...uses.values()];
 }

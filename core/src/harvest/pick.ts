@@ -43,4 +43,6 @@ export interface PickUse {
   readonly crop?: ProduceId;
   readonly massKg: number;
   readonly softKg: number;
+  /** What of it lay in the freezer when it was taken: it is thawed, and was washed before. */
+  readonly frozenKg?: number;
 }

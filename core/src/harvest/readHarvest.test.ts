@@ -103,4 +103,7 @@ test('a pick is of today or lately, not of tomorrow nor of last year', () => {
 test('frozen produce takes whole bags', () => {
   expect(freezerBags('damson', 11 * LB)).toBe(2);
   expect(freezerBags('damson', 0.1)).toBe(1);
+  // Three bags are three, whatever a bag holds, and half of them two.
+  const three = { told: '3 gallon bags', massKg: 9 };
+  expect([9, 6, 4.5, 0.1].map((kg) => freezerBags('blackberry', kg, three))).toEqual([3, 2, 2, 1]);
 });

@@ -4,6 +4,7 @@ import { type CropId } from '../handbook/crops';
 import { JARS, type JarSize, quartsPerJar } from '../handbook/jars';
 import { stepRowNamed } from '../handbook/steps';
 import { type PickUse } from '../harvest/pick';
+import { timesUse } from '../harvest/usesOf';
 import { type AmountLine } from '../recipe/recipeFor';
 import { cropNeeds, isProduce, mainLine } from '../recipe/cardCrops';
 import { type Gate, measureGate } from '../supplies/measureGate';
@@ -88,7 +89,7 @@ function leftOf(batch: Batch, card: Card, over: number, learned?: LearnedYields)
     const kg = use.crop === undefined ? undefined : kgOver.get(use.crop);
     if (kg === undefined || use.crop === undefined) return [];
     const part = Math.min(1, (kg * over) / massKgOf(batch, use.crop));
-    return part > 0 ? [{ ...use, massKg: use.massKg * part, softKg: use.softKg * part }] : [];
+    return part > 0 ? [timesUse(use, part)] : [];
   });
 }
 

@@ -1,5 +1,6 @@
 import { type Batch } from '../day/batch';
 import { type PickUse } from '../harvest/pick';
+import { timesUse } from '../harvest/usesOf';
 import { byTheTable, type TableGround } from './byTheTable';
 import { type DayEvent, standing } from './dayEvent';
 import { type KitchenEvent } from './kitchenEvent';
@@ -68,13 +69,13 @@ function usesNow(batch: Batch, told: readonly DayEvent[], loads: Batch['loads'],
     loadIds === undefined ? part : Number(loads.some(({ id }) => loadIds.includes(id)));
   const added = told.flatMap((event) =>
     event.type === 'produce-added'
-      ? [times(event.use, partOf(event.loadId === undefined ? undefined : [event.loadId]))]
+      ? [withoutThaw(timesUse(event.use, partOf(event.loadId === undefined ? undefined : [event.loadId])))]
       : [],
   );
   const left = measuredNow(batch.id, told).flatMap(({ loadIds, left = [] }) =>
-    left.map((use) => times(use, -partOf(loadIds))),
+    left.map((use) => timesUse(use, -partOf(loadIds))),
   );
-  return summedUp([...batch.uses.map((use) => times(use, part)), ...added, ...left]);
+  return summedUp([...batch.uses.map((use) => timesUse(use, part)), ...added, ...left]);
 }
 
 function loadsNow(batch: Batch, changes: readonly Change[], last: Change, begun: ReadonlySet<string>): Batch['loads'] {
@@ -85,20 +86,29 @@ function loadsNow(batch: Batch, changes: readonly Change[], last: Change, begun:
   return [...inCanner, ...others].sort((a, b) => a.number - b.number);
 }
 
-function times(use: PickUse, factor: number): PickUse {
-  return { ...use, massKg: use.massKg * factor, softKg: use.softKg * factor };
+/** What is added at the stove is heated as it is: no step of the day goes before it any more. */
+function withoutThaw({ frozenKg: _, ...use }: PickUse): PickUse {
+  return use;
 }
 
 /** One use for each pick, none below nothing. */
 function summedUp(uses: readonly PickUse[]): PickUse[] {
   const all = new Map<string, PickUse>();
   for (const use of uses) {
-    const { massKg = 0, softKg = 0 } = all.get(use.pickId) ?? {};
-    all.set(use.pickId, { ...use, massKg: use.massKg + massKg, softKg: use.softKg + softKg });
+    const { massKg = 0, softKg = 0, frozenKg = 0 } = all.get(use.pickId) ?? {};
+    const frozen = frozenKg + (use.frozenKg ?? 0);
+    const own = { ...use, massKg: use.massKg + massKg, softKg: use.softKg + softKg };
+    all.set(use.pickId, { ...own, ...(frozen !== 0 && { frozenKg: frozen }) });
   }
   return [...all.values()].map((use) => {
     const massKg = Math.max(0, use.massKg);
-    return { ...use, massKg, softKg: Math.min(massKg, Math.max(0, use.softKg)) };
+    const most = (kg: number) => Math.min(massKg, Math.max(0, kg));
+    return {
+      ...use,
+      massKg,
+      softKg: most(use.softKg),
+      ...(use.frozenKg !== undefined && { frozenKg: most(use.frozenKg) }),
+    };
   });
 }
 

@@ -1,6 +1,7 @@
 import { type Batch, cardOf, mainCropOf } from '../day/batch';
 import { type Lot } from '../harvest/onHand';
 import { type PickUse } from '../harvest/pick';
+import { usesOf } from '../harvest/usesOf';
 import { cropCard } from '../yields/cardForCrop';
 import { pickedKgPerBatch } from '../yields/pickedKg';
 import { type LearnedYields } from '../yields/yieldModel';
@@ -32,9 +33,8 @@ export function moreForBatch(
   const kgPerBatch = pickedKgPerBatch(own, learned);
   return lots
     .filter((lot) => lot.crop === crop && (lot.ripeness === 'green') === own.green)
-    .map((lot) => {
+    .flatMap((lot) => {
       const massKg = Math.min(lot.massKg, missing * kgPerBatch);
-      const softKg = lot.ripeness === 'soft' ? massKg : 0;
-      return { lot, use: { pickId: lot.pickId, crop: lot.crop, massKg, softKg }, batches: massKg / kgPerBatch };
+      return usesOf([{ lot, massKg }]).map((use) => ({ lot, use, batches: massKg / kgPerBatch }));
     });
 }

@@ -18,7 +18,7 @@ import { DaysGivenSchema, SeasonSchema, ShoppingTickSchema } from '@hoddle/contr
 import { ShelfGoalSchema } from '@hoddle/contract/shelfGoal';
 import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
 import { USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
-import { type Pick } from '@hoddle/core/harvest/pick';
+import { type Pick, type PickUse } from '@hoddle/core/harvest/pick';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { USUAL_PLACES } from '@hoddle/core/pantry/place';
@@ -71,7 +71,7 @@ export const ROW_FORMS: { readonly [Name in keyof Tables]: Form<never> } = {
   ownMeasures: form(OwnMeasureSchema),
   batchRecords: form(BatchRecordSchema),
   batches: form<BatchRow>(v.object(BATCH), (row) => batchOf(row)),
-  uses: form<UseRow>(UseForm, ({ crop, ...use }) => ({ ...use, ...(crop !== null && { crop }) })),
+  uses: form<UseRow>(UseForm, (row) => ({ ...useOf(row), batchId: row.batchId })),
   loads: form<LoadRow>(LoadForm, (row) => ({ ...loadOf(row), batchId: row.batchId })),
   events: form<EventRow>(KitchenEventSchema, eventOf),
   dayEvents: form<DayEventRow>(DayEventSchema, dayEventOf),
@@ -150,12 +150,14 @@ export function batchesOf(batches: readonly BatchRow[], uses: readonly UseRow[],
   const whole = batches.filter(({ id }) => loadsOf.has(id));
   return whole.map((batch) => ({
     ...batchOf(batch),
-    uses: (usesOf.get(batch.id) ?? []).map(({ batchId: _, crop, ...use }) => ({
-      ...use,
-      ...(crop !== null && { crop }),
-    })),
+    uses: (usesOf.get(batch.id) ?? []).map(useOf),
     loads: (loadsOf.get(batch.id) ?? []).map(loadOf),
   }));
+}
+
+/** What a batch takes of a pick. */
+function useOf({ batchId: _, crop, frozenKg, ...use }: UseRow): PickUse {
+  return { ...use, ...(crop !== null && { crop }), ...(frozenKg !== null && { frozenKg }) };
 }
 
 export function loadOf({ id, number, jars, cannerId, withLoadId, recipe, size }: LoadRow) {

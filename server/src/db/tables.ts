@@ -63,6 +63,7 @@ export interface UseRow {
   crop: ProduceId | null;
   massKg: number;
   softKg: number;
+  frozenKg: number | null;
 }
 export interface LoadRow {
   id: string;
@@ -301,6 +302,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       crop: STRING,
       massKg: DOUBLE,
       softKg: DOUBLE,
+      frozenKg: DOUBLE,
     }),
     loads: table('loads', {
       id,

@@ -1,4 +1,4 @@
-import { type Batch, cardOf, mainCropOf, nameOf } from '@hoddle/core/day/batch';
+import { type Batch, cardOf, frozenPart, mainCropOf, nameOf } from '@hoddle/core/day/batch';
 import { findProduce, type ProduceId } from '@hoddle/core/handbook/produce';
 import {
   isLiquid,
@@ -48,7 +48,11 @@ function Left({ batch, crop }: { batch: Batch; crop: ProduceId }) {
   const enter = useHouseholdStore((store) => store.enter);
   const isMetric = useUnits() === 'metric';
   const card = cardOf(batch);
-  const likely = card ? trimmingsOf(card) : [];
+  // What was frozen gives up its juice as it thaws.
+  const likely: LeftKind[] = [
+    ...(frozenPart(batch) > 0 ? (['juice'] as const) : []),
+    ...(card ? trimmingsOf(card) : []),
+  ];
   const [kind, setKind] = useState<LeftKind>(likely[0] ?? 'peels-and-cores');
   const [typed, setTyped] = useState('');
   const [slip, setSlip] = useState<string>();

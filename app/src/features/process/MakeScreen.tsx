@@ -1,4 +1,4 @@
-import { madeBefore } from '@hoddle/core/day/daySequence';
+import { madeBefore, THAW_COLD, THAW_COUNTER } from '@hoddle/core/day/daySequence';
 import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
 import { JAR_SIZES, countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
@@ -224,6 +224,19 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                   <ProduceBar hue={colours.hue} softKg={item.softKg} usedKg={draft.usedKg} totalKg={item.massKg} />
                 </View>
                 {draft.output && <PotOutputPart draft={draft.output} />}
+                {draft.thaw && (
+                  <Choice
+                    label="How it thaws"
+                    value={draft.thaw}
+                    onChoose={(way) => way !== draft.thaw && draft.flipThaw()}
+                    options={[
+                      { value: THAW_COLD, words: 'overnight in the cold', note: '8 to 18 h' },
+                      ...(product.productClass === 'low-acid'
+                        ? []
+                        : [{ value: THAW_COUNTER, words: 'on the counter', note: '2 to 4 h, then at once' }]),
+                    ]}
+                  />
+                )}
                 {before.length > 0 && (
                   <Words weight={700}>
                     Done before this day: {before.map(({ step }) => step.plainWords.toLowerCase()).join(', then ')}.

@@ -1,10 +1,10 @@
 import { type LoadStyle, splitLoads } from '@hoddle/core/canner/splitLoads';
-import { type Batch } from '@hoddle/core/day/batch';
+import { type Batch, frozenPart } from '@hoddle/core/day/batch';
 import { wholeLoads } from '@hoddle/core/day/proposeDay';
 import { type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { cardsOf } from '@hoddle/core/handbook/cards';
-import { usuallyWithout } from '@hoddle/core/day/daySequence';
+import { THAW_COLD, THAW_COUNTER, usuallyWithout } from '@hoddle/core/day/daySequence';
 import { takeForRecipe } from '@hoddle/core/day/takeForRecipe';
 import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
 import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
@@ -66,6 +66,8 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
       : { uses: [], mainKg: 0, missing: [] };
   const card = cardForCrop(product.product, item.crop)?.card ?? cardsOf(product.product)[0];
   const [without, setWithout] = useState<readonly string[]>(() => (card ? usuallyWithout(card) : []));
+  const flipStep = (step: string) =>
+    setWithout((before) => (before.includes(step) ? before.filter((other) => other !== step) : [...before, step]));
 
   const likelyKg = Math.min(need.likelyKg, item.massKg);
   const output = usePotOutput({ product: product.product, crop: item.crop, likelyKg, cannerId: canner?.id });
@@ -135,8 +137,10 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     card,
     without,
     /** One of the steps that may be left out is, or is done after all. */
-    flipStep: (step: string) =>
-      setWithout((before) => (before.includes(step) ? before.filter((other) => other !== step) : [...before, step])),
+    flipStep,
+    /** Overnight in the cold, or on the counter; undefined where nothing of it is frozen. */
+    thaw: frozenPart(taken) > 0 ? (without.includes(THAW_COLD) ? THAW_COUNTER : THAW_COLD) : undefined,
+    flipThaw: () => flipStep(THAW_COLD),
     /** The batch as it stands, to see what goes into it. */
     amounts: useBatchAmounts(batchWith(loads, undefined, (of) => of)),
     sharedId,

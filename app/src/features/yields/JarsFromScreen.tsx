@@ -34,7 +34,7 @@ export function JarsFromScreen({ crop, lot }: { crop: string; lot?: string }) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(() =>
     lot === undefined
       ? new Set(lots.filter((each) => each.crop === crop && each.place !== 'freezer').map(lotKey))
-      : new Set([lot]),
+      : new Set(lot.split(',')),
   );
   const known = findProduce(crop);
   if (!lots.some((each) => each.crop === crop)) {

@@ -5,7 +5,8 @@ const { STRING, DOUBLE, JSON } = DataTypes;
 /**
  * A batch may give something off its pot, and another may begin with that; the record of a batch tells what else came of it, as
  * it was measured; what was left behind comes in as
- * produce of its own; a load may be of another jar than its batch. Nothing is filled in: nobody told.
+ * produce of its own; a load may be of another jar than its batch, and
+ * what goes into one may come out of the freezer. Nothing is filled in: nobody told.
  */
 export async function up(db: QueryInterface): Promise<void> {
   const add = (table: string, column: string, type: typeof JSON | ReturnType<typeof STRING> | typeof DOUBLE) =>
@@ -18,4 +19,5 @@ export async function up(db: QueryInterface): Promise<void> {
   await add('batch_records', 'trimmings_to', STRING(20));
   await add('picks', 'of', JSON);
   await add('loads', 'size', JSON);
+  await add('batch_uses', 'frozen_kg', DOUBLE);
 }
