@@ -306,3 +306,44 @@ test('70 lb of pears are divided among three products: soft ones to sauce and ja
   });
   watch.calm();
 });
+
+// Jobs 3 and 9: two gallon bags of frozen berries and a basket of fresh ones in one jam.
+test('two bags of frozen berries lead to their jam, mix with fresh ones, thaw first and are not washed again', async ({
+  page,
+}) => {
+  const watch = watchPage(page);
+  const hands = await twoPots(page);
+  const berries = { crop: 'blackberry', softKg: 0, ripeness: 'ripe', source: 'garden', plantingId: null };
+  for (const [id, massKg, place, told] of [
+    ['0198f3a0-0000-7000-8000-000000001301', 3.6, 'freezer', '2 gallon bags'],
+    ['0198f3a0-0000-7000-8000-000000001302', 0.9, 'refrigerator', '2 lb'],
+  ] as const) {
+    const pickedAt = (await state()).now - 60_000;
+    const reply = await server.call('POST', '/picks', { ...berries, id, massKg, place, pickedAt, told });
+    expect(reply.status).toBe(201);
+  }
+  await hands.goto('/');
+  await page.getByRole('link', { name: /^In the freezer: 2 gallon bags/ }).click();
+  await expect(page.getByRole('heading', { name: '8 lb blackberries makes' })).toBeVisible();
+  await hands.press(/^From 8 lb ripe\. Choose lots\.$/);
+  await page.getByRole('checkbox', { name: /^2 lb blackberries/ }).click();
+  await page
+    .getByRole('link', { name: /half-pints.*Choose\.$/ })
+    .first()
+    .click();
+  await expect(page.getByRole('radiogroup', { name: 'How it thaws' })).toBeVisible();
+  await page.getByRole('radio', { name: /^on the counter/ }).click();
+  await watch.fits();
+  await hands.press(/^Plan \d+ half-pints/);
+  await expect.poll(async () => (await state()).batches.length).toBe(1);
+  const [batch] = (await state()).batches;
+  const uses = batch?.uses as readonly { massKg: number; frozenKg?: number }[];
+  // The fresh ones spoil first and go in first.
+  expect(uses.find(({ frozenKg }) => frozenKg === undefined)?.massKg).toBeCloseTo(0.9, 2);
+  const frozen = uses.find(({ frozenKg }) => frozenKg !== undefined);
+  expect(frozen?.frozenKg).toBeCloseTo(frozen?.massKg ?? NaN, 9);
+  await hands.goto('/plan/steps');
+  await expect(page.getByText(/^Thaw on the counter/).first()).toBeVisible();
+  await expect(page.getByText(/^Wash, pick over 2 lb/)).toBeVisible();
+  watch.calm();
+});
