@@ -87,7 +87,10 @@ test('from a bed to a pick, to a lot, to an estimate, to a batch, to a better es
     await expect(page.getByText('30 lb on hand, 10 lb frozen, 4 lb eaten fresh')).toBeVisible();
     await watch.fits();
     await hands.goto('/');
+    // What is frozen leads to what it could become.
     await page.getByRole('link', { name: /^In the freezer: 2 gallon bags/ }).click();
+    await expect(page.getByRole('heading', { name: '10 lb paste tomatoes makes' })).toBeVisible();
+    await hands.goto('/harvest');
     await hands.press(/^Take back: 10 lb paste tomatoes to the freezer/);
     await hands.press(/^Take back: 4 lb paste tomatoes eaten fresh/);
     await expect(page.getByRole('link', { name: /44 lb paste tomatoes, firm, cool room/ })).toBeVisible();
