@@ -71,6 +71,9 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
         'jars planned',
         'by size',
         'jars made',
+        'juice litres',
+        'trimmings kg',
+        'cooked off litres',
         'note',
       ],
       rows: batches.map((batch) => {
@@ -89,6 +92,10 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
           jarsOf(batch),
           jarsWords(batch),
           record ? record.jars.map(({ jar, count }) => countJars(count, jar)).join(', ') : null,
+          // Nothing stands where nothing was measured.
+          record?.juiceMl == null ? null : record.juiceMl / 1_000,
+          record?.trimmingsKg == null ? null : kg(record.trimmingsKg),
+          record?.cookedOffMl == null ? null : record.cookedOffMl / 1_000,
           record?.note ?? null,
         ];
       }),

@@ -183,7 +183,7 @@ function recipeOf(
   const perJar = Math.max(0, (one.hands - half.hands) / Math.max(1, atOnce - Math.ceil(atOnce / 2)));
   const perLoadMinutes = Math.max(0, two.hands - one.hands - perJar * atOnce);
   const [gives] = byProductsOf(row.product, crop, kgPerJar);
-  const perJarGiven = gives?.quartsAtMost ?? gives?.massKg;
+  const perJarGiven = gives?.quarts?.p50 ?? gives?.massKg;
   const card = cardForCrop(row.product, crop)?.card ?? cardsOf(row.product)[0];
   const pieces = card?.steps.some(({ step }) => TO_PIECES.test(step)) ?? false;
   const waits = card ? daySequence(card).map(({ step }) => step.waitMinutes[0]) : [];

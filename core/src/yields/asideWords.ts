@@ -1,10 +1,7 @@
-import { ML_PER_CUP } from '../measure/amount';
-import { printFraction } from '../measure/fraction';
 import { massWords } from '../measure/massWords';
+import { volumeWords } from '../measure/volumeWords';
 import { outputsOf } from '../recipe/potOutputs';
 import { type BatchRecord, type TrimmingsTo } from './batchRecord';
-
-const ML_PER_QUART = 4 * ML_PER_CUP;
 
 const TO_WORDS: Readonly<Record<TrimmingsTo, string>> = {
   kept: 'kept',
@@ -30,18 +27,12 @@ export function asideWords(
     trimmingsKg === null ? 'trimmings not measured' : `${massWords(trimmingsKg, units)} of peels, cores and pulp`;
   return [
     ...(isLadled || juiceMl !== null
-      ? [juiceMl === null ? 'thin juice not measured' : volumeWords(juiceMl, 'of thin juice', units)]
+      ? [juiceMl === null ? 'thin juice not measured' : `${volumeWords(juiceMl, units)} of thin juice`]
       : []),
     trimmed,
     ...(trimmingsTo === null ? [] : [TO_WORDS[trimmingsTo]]),
     ...(isLadled || cookedOffMl !== null
-      ? [cookedOffMl === null ? 'cooked off not measured' : volumeWords(cookedOffMl, 'cooked off', units)]
+      ? [cookedOffMl === null ? 'cooked off not measured' : `${volumeWords(cookedOffMl, units)} cooked off`]
       : []),
   ].join(', ');
-}
-
-function volumeWords(ml: number, of: string, units: 'us' | 'metric'): string {
-  if (units === 'metric') return `${Math.round(ml / 100) / 10} l ${of}`;
-  const quarts = ml / ML_PER_QUART;
-  return `${printFraction(quarts, 4)} ${quarts > 1 ? 'quarts' : 'quart'} ${of}`;
 }

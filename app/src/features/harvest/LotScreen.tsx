@@ -1,10 +1,11 @@
 import { placesFor } from '@hoddle/core/harvest/keeping';
-import { isProduceStill, LEFT_PLACES } from '@hoddle/core/harvest/leftBehind';
+import { isLiquid, isProduceStill, LEFT_PLACES } from '@hoddle/core/harvest/leftBehind';
 import { type LotChange, type LotEnd } from '@hoddle/core/harvest/lotChange';
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { type Place } from '@hoddle/core/harvest/pick';
 import { readHarvest } from '@hoddle/core/harvest/readHarvest';
 import { readLeft } from '@hoddle/core/harvest/readLeft';
+import { UNITS } from '@hoddle/core/measure/amount';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -21,7 +22,7 @@ import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
 import { LeftMakes } from './LeftMakes';
-import { keepingOf, lotName, PLACE_NAMES, PLACE_WORDS } from './keepingWords';
+import { keepingOf, lotAmount, lotName, PLACE_NAMES, PLACE_WORDS } from './keepingWords';
 import { lotKey, useLeftBehind, useLots } from './useOnHand';
 
 const ENDS: readonly { kind: LotEnd; words: string }[] = [
@@ -51,7 +52,10 @@ function LotParts({ lot }: { lot: Lot }) {
   const { ownMeasures, picks } = useHousehold();
   const now = useNow(60_000);
   const mass = useMassWords();
-  const unit = useUnits() === 'metric' ? 'kg' : 'lb';
+  const units = useUnits();
+  const isMetric = units === 'metric';
+  const isPoured = lot.of !== undefined && isLiquid(lot.of.kind);
+  const unit = isPoured ? (isMetric ? 'l' : 'quart') : isMetric ? 'kg' : 'lb';
   const [typed, setTyped] = useState('');
   const [slip, setSlip] = useState<string>();
   const name = lotName(lot);
@@ -61,11 +65,11 @@ function LotParts({ lot }: { lot: Lot }) {
 
   const change = (kind: LotChange['kind'], to: Place | null = null) => {
     const reading = isCrop
-      ? readHarvest(typed, lot.crop, unit, ownMeasures)
+      ? readHarvest(typed, lot.crop, isMetric ? 'kg' : 'lb', ownMeasures)
       : readLeft(typed, lot.of?.kind ?? 'pulp', unit);
     if ('sentence' in reading) return setSlip(reading.sentence);
     const massKg = reading.kind === 'mass' ? reading.massKg : lot.massKg;
-    if (massKg > lot.massKg + 0.01) return setSlip(`There are only ${mass(lot.massKg)} in this lot.`);
+    if (massKg > lot.massKg + 0.01) return setSlip(`There are only ${lotAmount(lot, units)} in this lot.`);
     const { pickId, part, place: from } = lot;
     const told: LotChange = {
       id: uuidV7(),
@@ -84,7 +88,7 @@ function LotParts({ lot }: { lot: Lot }) {
   return (
     <Screen
       station="harvest"
-      title={`${mass(lot.massKg)} ${name}`}
+      title={`${lotAmount(lot, units)} ${name}`}
       note={noteOf(lot, pick?.pickedAt)}
       backTo="/harvest"
       foot={
@@ -110,7 +114,7 @@ function LotParts({ lot }: { lot: Lot }) {
         )}
         <View className="gap-2">
           <TextField
-            label={`How much of it, in ${unit}; nothing typed is all of it`}
+            label={`How much of it, in ${UNITS[unit].several}; nothing typed is all of it`}
             spokenLabel="How much of it"
             value={typed}
             onChange={(text) => {

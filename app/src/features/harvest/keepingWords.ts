@@ -1,7 +1,9 @@
 import { produceRow } from '@hoddle/core/handbook/produce';
-import { LEFT_WORDS } from '@hoddle/core/harvest/leftBehind';
+import { isLiquid, LEFT_WORDS } from '@hoddle/core/harvest/leftBehind';
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { type Place } from '@hoddle/core/harvest/pick';
+import { volumeWords } from '@hoddle/core/measure/volumeWords';
+import { massWords, type Units } from '@/ui/amountWords';
 import { weekday } from '@/ui/clockWords';
 import { format } from 'date-fns/format';
 import { isSameDay } from 'date-fns/isSameDay';
@@ -29,6 +31,11 @@ export const PLACE_NAMES: Readonly<Record<Place, string>> = {
 export function lotName({ crop, of }: Pick<Lot, 'crop'> & { readonly of?: Lot['of'] | null }): string {
   const name = produceRow(crop).name.toLowerCase();
   return of ? `${LEFT_WORDS[of.kind]} of ${name}` : name;
+}
+
+/** How much of a lot there is: what is liquid by its volume, a litre of it about a kilogram. */
+export function lotAmount({ massKg, of }: Pick<Lot, 'massKg' | 'of'>, units: Units): string {
+  return of && isLiquid(of.kind) ? volumeWords(massKg * 1_000, units) : massWords(massKg, units);
 }
 
 /** How long a lot still keeps, in days and in words: "12 lb soft, use by Sunday", "Thursday", "past its time". */
