@@ -332,7 +332,7 @@ test('two bags of frozen berries lead to their jam, mix with fresh ones, thaw fi
     .first()
     .click();
   await expect(page.getByRole('radiogroup', { name: 'How it thaws' })).toBeVisible();
-  await page.getByRole('radio', { name: /^on the counter/ }).click();
+  await page.getByRole('radio', { name: /^thaws on the counter/ }).click();
   await watch.fits();
   await hands.press(/^Plan \d+ half-pints/);
   await expect.poll(async () => (await state()).batches.length).toBe(1);

@@ -15,6 +15,7 @@ test.each([
   ['sour cherry', ['cherry-sour']],
   ['pear', ['pear']],
   ['apples', ['apple']],
+  ['berr', ['blackberry', 'blueberry', 'gooseberry', 'raspberry', 'strawberry']],
   ['xyz', []],
 ])('%s is %j', (typed, crops) => {
   const found = cropsNamed(typed);

@@ -1,14 +1,14 @@
 import { PRODUCE, type ProduceId } from './produce';
 
 /**
- * The crops that words name, in the order of the table: each word is the beginning of one of theirs, in any number. All of them
+ * The crops that words name, in the order of the table: each word is a part of one of theirs, in any number. All of them
  * while nothing is typed.
  */
 export function cropsNamed(typed: string): ProduceId[] {
   const asked = wordsOf(typed);
   return PRODUCE.filter(({ crop, name }) => {
     const own = [...wordsOf(name), ...wordsOf(crop)];
-    return asked.every((word) => own.some((each) => each.startsWith(word)));
+    return asked.every((word) => own.some((each) => each.includes(word)));
   }).map(({ crop }) => crop);
 }
 

@@ -230,10 +230,10 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                     value={draft.thaw}
                     onChoose={(way) => way !== draft.thaw && draft.flipThaw()}
                     options={[
-                      { value: THAW_COLD, words: 'overnight in the cold', note: '8 to 18 h' },
+                      { value: THAW_COLD, words: 'thaws overnight in the cold', note: '8 to 18 h' },
                       ...(product.productClass === 'low-acid'
                         ? []
-                        : [{ value: THAW_COUNTER, words: 'on the counter', note: '2 to 4 h, then at once' }]),
+                        : [{ value: THAW_COUNTER, words: 'thaws on the counter', note: '2 to 4 h, then at once' }]),
                     ]}
                   />
                 )}
