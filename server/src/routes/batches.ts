@@ -86,7 +86,8 @@ function holdRoom(db: Database, batch: Batch, load: PlannedLoad, batches: readon
   const { canners, ownJars } = readSettings(db);
   const canner = canners.find(({ id }) => id === (host.load.cannerId ?? host.batch.cannerId));
   const { jars } = together(host.batch, host.load, batches).load;
-  if (canner && isCanned(host.batch) && !holdsMixed(canner, sizes, jars, { method: host.batch.method, ownJars }))
+  const how = isCanned(host.batch) && { method: host.batch.method, ownJars };
+  if (!canner || !how || !holdsMixed(canner, sizes, jars, how))
     throw new Problem(422, 'share', 'Jars of these sizes do not all fit into that canner together.');
 }
 

@@ -191,7 +191,7 @@ export function stepWords({ task }: ScheduledTask, day: Day): string {
   const number = own && batch.loads.length > 1 ? numberOf(own.id, day) : 0;
   // As many as stand in it, whatever was planned.
   const inside = task.kind === 'unload' ? day.loads.find(({ id }) => id === task.loadId) : undefined;
-  const words = inside ? `Lift out ${countJars(inside.jars, inside.batch.jar)}` : task.words;
+  const words = inside ? `Lift out ${countJars(inside.jars, ofLoad(batch, own ?? {}).jar)}` : task.words;
   return `${words}, ${nameOf(batch, own).toLowerCase()}${number > 0 ? `, load ${number}` : ''}`;
 }
 
