@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { BIG_POT } from '../bigPot';
-import { atEight, giveDemoClock, laterBy } from '../demoClock';
+import { atEight, giveDemoClock, laterBy, seesClock } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
@@ -42,6 +42,8 @@ test('planned at 800 ft and cooked at 6,500: the plan says it, the clock runs 35
   await expect(page.getByText('35 min at 6,500 ft; planned with 20 min at 800 ft.')).toBeVisible();
   await hands.loadIn(/are in, heat it/);
   await laterBy(server, 20);
+  // What is tapped is told at the time that the page shows.
+  await seesClock(page, server);
   await hands.boils('It boils: start 35 min');
   await laterBy(server, 21);
   await expect(page.getByRole('timer')).toHaveText(/^1[34]:\d\d$/);
