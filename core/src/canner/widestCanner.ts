@@ -35,3 +35,10 @@ export function widestCanner({ canners, ownJars }: Vessels, jar: JarSize, method
     jarsOf(a) > jarsOf(b) || (jarsOf(a) === jarsOf(b) && toHeat(a) < toHeat(b));
   return all.reduce<Vessel>((best, other) => (isBetter(other, best) ? other : best), all[0] ?? {});
 }
+
+/** The canner for a second product while one is taken: another one that holds the jars, so that both run at once; else any. */
+export function cannerBeside(vessels: Vessels, takenId: string | undefined, jar: JarSize, method: Method): Vessel {
+  const others = { ...vessels, canners: vessels.canners.filter(({ id }) => id !== takenId) };
+  const own = widestCanner(others, jar, method);
+  return own.capacity?.kind === 'holds' ? own : widestCanner(vessels, jar, method);
+}

@@ -1,6 +1,6 @@
 import { type JarSize, quartsPerJar } from '../handbook/jars';
 import { productRow } from '../handbook/products';
-import { ML_PER_CUP } from '../measure/amount';
+import { ML_PER_QUART } from '../measure/amount';
 import { type HouseholdPages } from '../process/findProcess';
 import { type Method } from '../process/method';
 import { outputRule, type PotOutput } from '../recipe/potOutputs';
@@ -51,7 +51,7 @@ export interface FilledFrom {
 
 /** Full jars of what was measured, and the part of one that is left. */
 export function jarsFromVolume(volumeMl: number, jar: JarSize): FilledFrom {
-  const all = volumeMl / (quartsPerJar(jar) * 4 * ML_PER_CUP);
+  const all = volumeMl / (quartsPerJar(jar) * ML_PER_QUART);
   const jars = Math.floor(all + CRUMB);
   return { jars, part: Math.max(0, all - jars) };
 }

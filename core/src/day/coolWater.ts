@@ -1,5 +1,5 @@
 import { coolDown, type HeatUpQuestion, loadingF, wantsCoolWater } from '../canner/heatUp';
-import { ML_PER_CUP } from '../measure/amount';
+import { ML_PER_QUART } from '../measure/amount';
 import { degreesWords } from '../measure/degreesWords';
 import { cannerResource, type DayTask, HANDS } from './dayProblem';
 import { type KitchenSetup } from './kitchenSetup';
@@ -55,7 +55,7 @@ function coolTask(
   { pace, units = 'us' }: Hands,
 ): DayTask {
   const { litres, minutes } = coolDown(question);
-  const amount = units === 'metric' ? litres : (litres * 1_000) / (4 * ML_PER_CUP);
+  const amount = units === 'metric' ? litres : (litres * 1_000) / ML_PER_QUART;
   const out = `${Math.max(1, Math.round(amount))} ${units === 'metric' ? 'l' : 'qt'}`;
   return {
     id: `cool-water ${load.id}`,

@@ -4,6 +4,7 @@ import { timesUse } from '../harvest/usesOf';
 import { byTheTable, type TableGround } from './byTheTable';
 import { type DayEvent, standing } from './dayEvent';
 import { type KitchenEvent } from './kitchenEvent';
+import { takenOffMl } from './takenOff';
 import { measuredNow } from './measuredNow';
 
 const OF_BATCHES: readonly DayEvent['type'][] = ['loads-changed', 'produce-added', 'measured', 'recipe-changed'];
@@ -28,10 +29,9 @@ export function batchesNow(
 function withTheirPots(batches: readonly Batch[], dayEvents: readonly DayEvent[]): readonly Batch[] {
   if (batches.every(({ from }) => !from)) return batches;
   const there = new Set(batches.map(({ id }) => id));
-  const takenOff = new Set(
-    standing(dayEvents).flatMap((event) => (event.type === 'output-measured' ? [event.batchId] : [])),
+  return batches.filter(
+    ({ from }) => !from || there.has(from.batchId) || takenOffMl(from.batchId, dayEvents) !== undefined,
   );
-  return batches.filter(({ from }) => !from || there.has(from.batchId) || takenOff.has(from.batchId));
 }
 
 function asTold(

@@ -8,6 +8,7 @@ const GALLON_CUBIC_IN = 231;
 const ML_PER_CUBIC_IN = 16.387_064;
 const ML_PER_GALLON = GALLON_CUBIC_IN * ML_PER_CUBIC_IN;
 export const ML_PER_CUP = ML_PER_GALLON / 16;
+export const ML_PER_QUART = 4 * ML_PER_CUP;
 export const ML_PER_TBSP = ML_PER_CUP / 16;
 export const ML_PER_TSP = ML_PER_TBSP / 3;
 

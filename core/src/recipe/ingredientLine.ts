@@ -1,6 +1,6 @@
 import { type Role } from '../handbook/cards/card';
 import { type CropId } from '../handbook/crops';
-import { KG_PER_LB, ML_PER_CUP, ML_PER_TBSP, ML_PER_TSP } from '../measure/amount';
+import { KG_PER_LB, ML_PER_CUP, ML_PER_QUART, ML_PER_TBSP, ML_PER_TSP } from '../measure/amount';
 import { readSpan } from '../measure/span';
 import { cropsNamed, roleOf } from './foodWords';
 
@@ -34,7 +34,7 @@ const VOLUME_ML: Readonly<Record<string, number>> = {
   'fl oz': ML_PER_CUP / 8,
   cup: ML_PER_CUP,
   pint: 2 * ML_PER_CUP,
-  quart: 4 * ML_PER_CUP,
+  quart: ML_PER_QUART,
   gal: 16 * ML_PER_CUP,
   ml: 1,
   cl: 10,

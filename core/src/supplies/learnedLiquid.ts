@@ -1,12 +1,10 @@
 import { type Card } from '../handbook/cards/card';
 import { quartsPerJar } from '../handbook/jars';
-import { ML_PER_CUP } from '../measure/amount';
+import { ML_PER_QUART } from '../measure/amount';
 import { type Range } from '../measure/range';
 import { likelyCoveringMl } from '../recipe/covering';
 import { recipeFor } from '../recipe/recipeFor';
 import { type BatchRecord } from '../yields/batchRecord';
-
-const ML_PER_QUART = 4 * ML_PER_CUP;
 
 /** What is common counts as much as one batch of the household's own. */
 const PRIOR_BATCHES = 1;

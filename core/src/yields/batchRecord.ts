@@ -1,7 +1,7 @@
 import { type JarCount, type JarSize, quartsPerJar } from '../handbook/jars';
 import { type ProduceId } from '../handbook/produce';
 import { type ProductId, productRow } from '../handbook/products';
-import { KG_PER_LB, ML_PER_CUP } from '../measure/amount';
+import { KG_PER_LB, ML_PER_QUART } from '../measure/amount';
 
 /** How a batch went, where it did not go well. */
 export const FAULTS = [
@@ -70,8 +70,6 @@ export const NOTHING_MORE = {
   cookedOffMl: null,
   trimmingsTo: null,
 } as const satisfies Partial<BatchRecord>;
-
-const ML_PER_QUART = 4 * ML_PER_CUP;
 
 /** Room that dissolved sugar takes, in litres a kilogram. CRC Handbook, partial specific volume of sucrose, from memory. */
 const SUGAR_ML_PER_KG = 620;

@@ -1,12 +1,10 @@
 import { type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
-import { KG_PER_LB, ML_PER_CUP } from '../measure/amount';
+import { KG_PER_LB, ML_PER_QUART } from '../measure/amount';
 import { P90_SIGMAS, type Range } from '../measure/range';
 import { outputsOf } from '../recipe/potOutputs';
 import { type BatchRecord } from './batchRecord';
 import { printedYield } from './printedYield';
-
-const ML_PER_QUART = 4 * ML_PER_CUP;
 
 /**
  * Of the juice that can be ladled off a kitchen takes this part, and how far kitchens and batches differ in it: nobody gets the

@@ -1,7 +1,7 @@
 import { type ProduceId } from '../handbook/produce';
 import { isOwnProduct } from '../handbook/ownIds';
 import { type ProductId } from '../handbook/products';
-import { KG_PER_LB, ML_PER_CUP } from '../measure/amount';
+import { KG_PER_LB, ML_PER_QUART } from '../measure/amount';
 import { massWords } from '../measure/massWords';
 import { type Range } from '../measure/range';
 import { type BatchRecord, lbPerQuartOf } from './batchRecord';
@@ -88,7 +88,7 @@ function workOut(product: ProductId, crop: ProduceId, learned: LearnedYields): Y
 }
 
 /** Kilograms a litre of jar in a pound a quart. NIST Handbook 44, Appendix C. */
-const KG_PER_LITRE = KG_PER_LB / ((4 * ML_PER_CUP) / 1_000);
+const KG_PER_LITRE = KG_PER_LB / (ML_PER_QUART / 1_000);
 
 /** "2.9 lb a quart", in metric kitchens "1.4 kg a litre". */
 export function yieldWords(lbPerQuart: number, units: 'us' | 'metric' = 'us'): string {

@@ -3,16 +3,17 @@ import * as v from 'valibot';
 import { BatchSchema } from '@hoddle/contract/batch';
 import { type Transaction } from 'sequelize';
 import { holdsMixed } from '@hoddle/core/canner/holdsMixed';
-import { type Batch, isCanned, ofLoad, type PlannedLoad } from '@hoddle/core/day/batch';
+import { type Batch, type FromPot, isCanned, ofLoad, type PlannedLoad } from '@hoddle/core/day/batch';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { hostOf, sizesInCanner, together } from '@hoddle/core/day/sharedLoad';
+import { takenOffMl } from '@hoddle/core/kitchen/takenOff';
 import { mixedLoad } from '@hoddle/core/process/mixedLoad';
 import { insertParts } from '../db/insertParts';
 import { batchRow } from '../db/rowForms';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { CRUMB_KG, lotsOf, readBook } from '../db/produceBook';
-import { readBatchesNow, readPages, readSettings } from '../db/readState';
+import { readBatches, readBatchesNow, readDayEvents, readPages, readSettings } from '../db/readState';
 import { holdAgainstHandbook } from './holdAgainstHandbook';
 import { Problem } from '../problem';
 import { type Tables } from '../db/tables';
@@ -31,9 +32,10 @@ export function batchesRoute(db: Database): Router {
       const { id } = req.params;
       await db.write(async (transaction) => {
         const { loads, uses, batches, events } = db.tables;
-        // What was to be made of its pot goes with it.
-        const all = (await batches.findAll({ transaction })).map((row) => row.get({ plain: true }));
-        const batchId = [id, ...all.filter(({ from }) => from?.batchId === id).map((own) => own.id)];
+        // What was to be made of its pot goes with it, unless that was taken off before.
+        const isTakenOff = takenOffMl(id, await readDayEvents(db, transaction)) !== undefined;
+        const others = isTakenOff ? [] : await readBatches(db, transaction);
+        const batchId = [id, ...others.filter(({ from }) => from?.batchId === id).map((own) => own.id)];
         const ids = (await loads.findAll({ where: { batchId }, transaction })).map((load) => load.get('id') as string);
         const begun = await events.count({ where: { loadId: ids }, transaction });
         if (begun > 0) throw new Problem(409, 'begun', 'A load of this batch is already in the canner, so it stays.');
@@ -43,6 +45,13 @@ export function batchesRoute(db: Database): Router {
       });
       res.status(204).end();
     });
+}
+
+/** @throws Problem 422 where the pot that a batch begins with is not planned, or gives nothing of that kind */
+async function holdPot(db: Database, { batchId, kind }: FromPot, transaction: Transaction): Promise<void> {
+  const pot = (await readBatches(db, transaction)).find(({ id }) => id === batchId);
+  if (!pot?.gives?.includes(kind))
+    throw new Problem(422, 'no-output', 'The pot that this was to be made of is not planned any more.');
 }
 
 /** What a batch takes of a pick is of the pick's crop, whatever was sent. */
@@ -96,6 +105,7 @@ function keepBatch(db: Database, batch: Batch): Promise<boolean> {
   return db.write(async (transaction) => {
     const isNew = await keepOnce(tables.batches, batchRow(batch), transaction);
     if (!isNew) return false;
+    if (batch.from) await holdPot(db, batch.from, transaction);
     for (const use of batch.uses) {
       const left = lotsOf(await readBook(tables, use.pickId, transaction));
       const leftKg = left.reduce((sum, lot) => sum + lot.massKg, 0);

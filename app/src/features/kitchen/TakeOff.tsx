@@ -3,7 +3,7 @@ import { jarsFromVolume } from '@hoddle/core/day/batchFromPot';
 import { countJars, JARS, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { withChange } from '@hoddle/core/kitchen/dayChange';
 import { gateLoads } from '@hoddle/core/kitchen/gateLoads';
-import { ML_PER_CUP } from '@hoddle/core/measure/amount';
+import { ML_PER_QUART } from '@hoddle/core/measure/amount';
 import { outputRule, type PotOutput } from '@hoddle/core/recipe/potOutputs';
 import { thinJuiceQuarts } from '@hoddle/core/yields/thinJuice';
 import { useRouter } from 'expo-router';
@@ -20,8 +20,6 @@ import { useCapacity } from './LoadsChange';
 import { NumberPad } from './NumberPad';
 import { OfferPart } from './OfferPart';
 import { type DayTold, useTellDay } from './useTellDay';
-
-const ML_PER_QUART = 4 * ML_PER_CUP;
 
 interface TakeOffProps {
   day: Day;

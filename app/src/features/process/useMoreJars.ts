@@ -1,14 +1,13 @@
 import { type Canner } from '@hoddle/core/canner/canner';
 import { capacityOf } from '@hoddle/core/canner/capacity';
-import { holdsMixed } from '@hoddle/core/canner/holdsMixed';
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
+import { togetherMinutes } from '@hoddle/core/canner/togetherMinutes';
 import { type MoreJars } from '@hoddle/core/day/batchOf';
 import { type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { findProcess, findTestedRow } from '@hoddle/core/process/findProcess';
 import { type Method } from '@hoddle/core/process/method';
-import { mixedLoad } from '@hoddle/core/process/mixedLoad';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { useState } from 'react';
 import { useHousehold } from '@/store/useHousehold';
@@ -34,26 +33,25 @@ export function useMoreJars({ product, jar: first, method, canner, sizes }: Firs
   const rowOf = (jar: JarSize) => findTestedRow({ ...asked, jar }, pages);
   const offered = sizes.filter((size) => size !== first && rowOf(size).kind === 'testedRow');
   const wanted = chosen && offered.includes(chosen.jar) ? chosen : undefined;
-  const tested = (jar: JarSize) => {
+  const minutesOf = (jar: JarSize) => {
     const answer = altitudeFt === null ? undefined : findProcess({ ...asked, jar, altitudeFt }, pages);
-    return answer?.kind === 'tested' ? { ...answer, minutes: plannedProcess(answer).minutes } : undefined;
+    return answer?.kind === 'tested' ? plannedProcess(answer).minutes : undefined;
   };
   const capacity = canner && wanted ? capacityOf(canner, wanted.jar, { method, ownJars }) : undefined;
   const loads = wanted && capacity?.kind === 'holds' ? splitLoads(wanted.jars, capacity.jars, 'full') : [];
 
   /** The minutes that the last load of each would take together; undefined where they may not, or do not surely fit. */
   const togetherMin = (lastLoad: number): number | undefined => {
-    const [own, other, last] = [tested(first), wanted && tested(wanted.jar), loads.at(-1)];
-    if (!canner || !wanted || !own || !other || last === undefined) return undefined;
-    if (!holdsMixed(canner, [first, wanted.jar], lastLoad + last, { method, ownJars })) return undefined;
-    const mixed = mixedLoad([own, other]);
-    return mixed.kind === 'mixed' ? mixed.minutes : undefined;
+    const last = loads.at(-1);
+    if (!canner || !wanted || last === undefined) return undefined;
+    const sizes = [first, wanted.jar] as const;
+    return togetherMinutes({ product, method, sizes, jars: lastLoad + last }, canner, household, pages);
   };
   return {
     offered,
     wanted,
     loads,
-    minutes: wanted && tested(wanted.jar)?.minutes,
+    minutes: wanted && minutesOf(wanted.jar),
     row: wanted && rowOf(wanted.jar),
     quarts: wanted && loads.length > 0 ? wanted.jars * quartsPerJar(wanted.jar) : 0,
     togetherMin,

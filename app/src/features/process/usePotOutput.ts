@@ -1,6 +1,6 @@
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
 import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
-import { widestCanner } from '@hoddle/core/canner/widestCanner';
+import { cannerBeside } from '@hoddle/core/canner/widestCanner';
 import { type Batch } from '@hoddle/core/day/batch';
 import { batchFromPot } from '@hoddle/core/day/batchFromPot';
 import { type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
@@ -34,10 +34,7 @@ export function usePotOutput(pot: DraftPot) {
   if (!rule || !quarts) return undefined;
   const product = productRow(rule.feeds);
   const method = firstWay(waysToProcess(household, product, jar, pages));
-  // A canner of its own, where there is one: both loads run side by side.
-  const others = { ...household, canners: household.canners.filter(({ id }) => id !== pot.cannerId) };
-  const own = widestCanner(others, jar, method);
-  const { canner, capacity } = own.capacity?.kind === 'holds' ? own : widestCanner(household, jar, method);
+  const { canner, capacity } = cannerBeside(household, pot.cannerId, jar, method);
   const full = (of: number) => Math.floor(of / quartsPerJar(jar) + 1e-6);
   const range = { p10: full(quarts.p10), p50: full(quarts.p50), p90: full(quarts.p90) };
   const jars = asked ?? range.p50;

@@ -1,4 +1,4 @@
-import { KG_PER_LB, ML_PER_CUP, ML_PER_TBSP, ML_PER_TSP } from '../../measure/amount';
+import { KG_PER_LB, ML_PER_CUP, ML_PER_QUART, ML_PER_TBSP, ML_PER_TSP } from '../../measure/amount';
 
 /** The measure a page prints an amount in. */
 export type PrintedUnit =
@@ -27,7 +27,7 @@ export const UNIT_SIZES: Readonly<Record<PrintedUnit, { readonly of: MeasuredAmo
   tbsp: { of: 'ml', size: ML_PER_TBSP },
   cup: { of: 'ml', size: ML_PER_CUP },
   pint: { of: 'ml', size: 2 * ML_PER_CUP },
-  quart: { of: 'ml', size: 4 * ML_PER_CUP },
+  quart: { of: 'ml', size: ML_PER_QUART },
   gallon: { of: 'ml', size: 16 * ML_PER_CUP },
   oz: { of: 'kg', size: KG_PER_LB / 16 },
   lb: { of: 'kg', size: KG_PER_LB },

@@ -48,7 +48,7 @@ function Divide({ crop, lots, all }: { crop: ProduceId; lots: readonly Lot[]; al
   const own = products.filter(({ made }) => isOwnProduct(made.product.product));
   const division = useDivision(crop, lots, all);
   const goalOf = useGoalWords();
-  const { parts, totalKg, leftKg, leftSoftKg } = division;
+  const { parts, totalKg, leftKg, leftSoftKg, shortKg } = division;
   const name = produceRow(crop).name.toLowerCase();
   const batches = parts.filter(({ batch }) => batch).length;
   const plan = () => {
@@ -76,6 +76,11 @@ function Divide({ crop, lots, all }: { crop: ProduceId; lots: readonly Lot[]; al
           stepKg={isMetric ? 0.5 : KG_PER_LB}
           onMove={division.move}
         />
+        {shortKg > 0.05 && (
+          <Words role="alert" weight={700}>
+            {mass(shortKg)} more than there is: some of it was used meanwhile. Give less to a part.
+          </Words>
+        )}
         <Words size="label" tone="ink-2">
           Sound fruit goes to what is packed in pieces, soft fruit first to sauce, juice and jam. What is not given
           stays on hand.

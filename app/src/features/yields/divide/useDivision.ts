@@ -6,6 +6,7 @@ import { type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { productRow } from '@hoddle/core/handbook/products';
 import { type DividedPart, divideLots } from '@hoddle/core/harvest/divideLots';
+import { withBorder, withMass, withPart } from '@hoddle/core/harvest/divisionParts';
 import { type Lot } from '@hoddle/core/harvest/onHand';
 import { type Range } from '@hoddle/core/measure/range';
 import { byProductsOf, type ByProduct } from '@hoddle/core/yields/byProducts';
@@ -79,15 +80,13 @@ export function useDivision(crop: ProduceId, lots: readonly Lot[], all: readonly
 
   const set = (at: number, change: Partial<AskedPart>) =>
     setAsked((before) => before.map((part, i) => (i === at ? { ...part, ...change } : part)));
-  /** No part is less than nothing, nor more than it has and what is left over. */
-  const setMass = (at: number, massKg: number) => {
-    const most = (asked[at]?.massKg ?? 0) + division.leftKg;
-    set(at, { massKg: Math.max(0, Math.min(most, massKg)) });
-  };
+  const setMass = (at: number, massKg: number) => setAsked((before) => withMass(before, totalKg, at, massKg));
   return {
     totalKg,
     leftKg: division.leftKg,
     leftSoftKg: division.leftSoftKg,
+    /** More than there is, since some of it was used elsewhere meanwhile. */
+    shortKg: division.shortKg,
     parts,
     setMass,
     setJar: (at: number, jar: JarSize) => set(at, { jar }),
@@ -98,29 +97,12 @@ export function useDivision(crop: ProduceId, lots: readonly Lot[], all: readonly
       if (part.toldJars !== undefined) return set(at, { toldJars: jars });
       setMass(at, jars > 0 ? massForJarsKg(crop, part.product, part.jar, jars, { learned }).likelyKg : 0);
     },
-    /** A new part gets what is left over, or half of the largest one where nothing is. */
     add: (product: AskedPart['product'], jar: JarSize, isTold = false) =>
-      setAsked((before) => {
-        const own = { product, jar, ...(isTold && { toldJars: 0 }) };
-        if (division.leftKg > 0.05 * totalKg) return [...before, { ...own, massKg: division.leftKg }];
-        const most = Math.max(0, ...before.map(({ massKg }) => massKg));
-        const from = before.findIndex(({ massKg }) => massKg === most);
-        const halved = before.map((part, i) => (i === from ? { ...part, massKg: most / 2 } : part));
-        return [...halved, { ...own, massKg: most / 2 }];
-      }),
+      setAsked((before) =>
+        withPart(before, totalKg, (massKg) => ({ product, jar, massKg, ...(isTold && { toldJars: 0 }) })),
+      ),
     remove: (at: number) => setAsked((before) => before.filter((_, i) => i !== at)),
-    /** The border between a part and the next one, or what is left over, moves by so many kilograms. */
-    move: (at: number, byKg: number) =>
-      setAsked((before) => {
-        const [own, next] = [before[at], before[at + 1]];
-        if (!own) return before;
-        const room = next ? next.massKg : division.leftKg;
-        const moved = Math.max(-own.massKg, Math.min(room, byKg));
-        return before.map((part, i) => {
-          if (i === at) return { ...part, massKg: part.massKg + moved };
-          return i === at + 1 ? { ...part, massKg: part.massKg - moved } : part;
-        });
-      }),
+    move: (at: number, byKg: number) => setAsked((before) => withBorder(before, totalKg, at, byKg)),
     /** A batch of every part that fills a jar, with ids of its own. */
     toBatches: (): Batch[] =>
       parts.flatMap(({ batch }) =>

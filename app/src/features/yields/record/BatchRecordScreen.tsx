@@ -2,7 +2,7 @@ import { jarCounts, mainCropOf } from '@hoddle/core/day/batch';
 import { findProduce } from '@hoddle/core/handbook/produce';
 import { findProduct } from '@hoddle/core/handbook/products';
 import { takenOffMl } from '@hoddle/core/kitchen/takenOff';
-import { KG_PER_LB, ML_PER_CUP } from '@hoddle/core/measure/amount';
+import { KG_PER_LB, ML_PER_QUART } from '@hoddle/core/measure/amount';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { productsFrom } from '@hoddle/core/yields/estimateJars';
 import { likelyInPot } from '@hoddle/core/day/likelyInPot';
@@ -15,8 +15,6 @@ import { useUnits } from '@/store/useUnits';
 import { useLearned } from '../useLearned';
 import { RecordForm } from './RecordForm';
 import { type RecordDraft } from './readRecord';
-
-const ML_PER_QUART = 4 * ML_PER_CUP;
 
 /** What a batch made, written down while it is fresh: of a planned batch, or of any. */
 export function BatchRecordScreen({ batchId }: { batchId?: string }) {

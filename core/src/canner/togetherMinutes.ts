@@ -1,0 +1,40 @@
+import { type JarSize } from '../handbook/jars';
+import { type ProductRow } from '../handbook/products';
+import { usualPack } from '../handbook/usualPack';
+import { findProcess, type HouseholdPages } from '../process/findProcess';
+import { type Method } from '../process/method';
+import { mixedLoad } from '../process/mixedLoad';
+import { plannedProcess } from '../process/plannedProcess';
+import { type Canner, type OwnJar } from './canner';
+import { holdsMixed } from './holdsMixed';
+
+/** Jars of two sizes, of one product, that are to go into a canner together. */
+export interface TwoSizes {
+  readonly product: ProductRow;
+  readonly method: Method;
+  readonly sizes: readonly [JarSize, JarSize];
+  /** Of both. */
+  readonly jars: number;
+}
+
+/**
+ * The minutes that jars of two sizes take together: the longest of both. Handbook rules 7 and 15.
+ *
+ * @returns undefined where one of them is not tested here, they do not surely fit, or may not be processed together
+ */
+export function togetherMinutes(
+  { product, method, sizes, jars }: TwoSizes,
+  canner: Canner,
+  { altitudeFt, ownJars }: { readonly altitudeFt: number | null; readonly ownJars: readonly OwnJar[] },
+  pages: HouseholdPages,
+): number | undefined {
+  if (altitudeFt === null || !holdsMixed(canner, sizes, jars, { method, ownJars })) return undefined;
+  const asked = { product: product.product, pack: usualPack(product), method, altitudeFt } as const;
+  const tested = sizes.flatMap((jar) => {
+    const answer = findProcess({ ...asked, jar }, pages);
+    return answer.kind === 'tested' ? [{ ...answer, minutes: plannedProcess(answer).minutes }] : [];
+  });
+  if (tested.length < sizes.length) return undefined;
+  const mixed = mixedLoad(tested);
+  return mixed.kind === 'mixed' ? mixed.minutes : undefined;
+}
