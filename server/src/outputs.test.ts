@@ -58,6 +58,20 @@ test.each([
   expect(await server.call('POST', '/batches', told)).toMatchObject({ status: 422, body: { error: { code } } });
 });
 
+test('a pot that is not planned gives nothing; one whose juice was ladled off is given up without it', async () => {
+  const orphan = juiceOf(uuidV7());
+  expect((await server.call('POST', '/batches', orphan)).body.error.code).toBe('no-output');
+  expect((await state()).batches).toEqual([]);
+  const sauce = sauceOf(await picked());
+  const juice = juiceOf(sauce.id);
+  for (const own of [sauce, juice]) expect((await server.call('POST', '/batches', own)).status).toBe(201);
+  const told = { id: uuidV7(), day: '2026-08-29', at: NOW, type: 'output-measured', batchId: sauce.id, taskId: 't' };
+  const measured = { ...told, kind: 'thin-juice', volumeMl: 4_000 };
+  expect((await server.call('POST', '/kitchen/day-events', measured)).status).toBe(201);
+  expect((await server.call('DELETE', `/batches/${sauce.id}`)).status).toBe(204);
+  expect((await state()).batches.map(({ id }: { id: string }) => id)).toEqual([juice.id]);
+});
+
 test('what begins with a pot takes no produce besides: nothing is used twice', async () => {
   const pickId = await picked();
   const uses = [{ pickId, crop: 'tomato-slicing', massKg: 1, softKg: 0 }];

@@ -5,7 +5,7 @@ import { CANNERS } from '../handbook/canners';
 import { quartsPerJar } from '../handbook/jars';
 import { productRow } from '../handbook/products';
 import { batchesNow } from '../kitchen/batchesNow';
-import { AS_PLANNED } from '../kitchen/byTheTable';
+import { AS_PLANNED, byTheTable } from '../kitchen/byTheTable';
 import { type DayEvent } from '../kitchen/dayEvent';
 import { amountsOfBatch } from './amountsOfBatch';
 import { type Batch, nameOf } from './batch';
@@ -83,6 +83,15 @@ test.each([
     ).toBe(false);
   },
 );
+
+// The same guide, 3,001 to 6,000 ft: tomato sauce in pints 45 min, tomato juice in quarts 50 min.
+test('moved up the hill, the juice goes by its own table as the sauce does by its', () => {
+  const up = byTheTable(job10([9, 3], [4]), [], { altitudeFt: 3_420, pages: {} });
+  expect(up.map(({ processMinutes, untested }) => [processMinutes, untested])).toEqual([
+    [45, undefined],
+    [50, undefined],
+  ]);
+});
 
 test('a sauce that is dropped takes its juice with it, unless that was ladled off before', () => {
   const batches = job10([12], [4]);

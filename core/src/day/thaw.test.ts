@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { brokenRules } from '../../bench/day/brokenRules';
 import { productRow } from '../handbook/products';
 import { type Lot } from '../harvest/onHand';
 import { takeForBatch } from '../harvest/takeForBatch';
@@ -7,8 +8,10 @@ import { AS_PLANNED } from '../kitchen/byTheTable';
 import { type DayEvent } from '../kitchen/dayEvent';
 import { type Batch, frozenPart, massKgOf } from './batch';
 import { dayOf } from './dayOf';
+import { scheduleProblemOf } from './dayProblem';
 import { stepsOfBatch, THAW_COLD } from './daySequence';
 import { USUAL_KITCHEN } from './kitchenSetup';
+import { type DayPlan, planDay } from './planDay';
 
 const KG_PER_LB = 0.45359237;
 
@@ -55,6 +58,21 @@ test('frozen and fresh mix in one batch: all of it is used once, and only the fr
       expect(tasks.some(({ step }) => step === 'thaw-cold')).toBe(frozenKg / used > 0.005);
     }),
   );
+});
+
+test('begun at nine in the evening it thaws past midnight, and nothing is filled before morning', () => {
+  const batch = jam([lot('f', 3, 'freezer')], 2);
+  const question = { batches: [batch], setup: USUAL_KITCHEN, canners: [], startMinute: 21 * 60 };
+  const planner = planDay(question);
+  if (planner.kind === 'refusal') throw new Error(JSON.stringify(planner));
+  const plan = planner.step(3_000).plan as DayPlan;
+  const placed = plan.tasks.map(({ task, startMin, endMin }) => ({ id: task.id, start: startMin, end: endMin }));
+  expect(brokenRules(scheduleProblemOf(dayOf([batch], question)), placed)).toEqual([]);
+  const at = (step: string) => plan.tasks.filter(({ task }) => task.step === step);
+  const thawed = Math.max(...at('thaw-cold').map(({ endMin }) => endMin));
+  // Eight hours at the least, and cooks sleep until their day begins.
+  expect(thawed).toBeGreaterThanOrEqual(8 * 60);
+  for (const { startMin } of at('fill')) expect(startMin).toBeGreaterThanOrEqual(thawed);
 });
 
 test('what is added at the stove from the freezer asks for no thawing any more', () => {

@@ -28,7 +28,7 @@ import { Heading, Words } from '@/ui/Words';
 import { PLACE_NAMES } from './keepingWords';
 
 /** What a batch leaves behind: kept with a weight, a place and a fuse, or gone with one tap. */
-export function LeftScreen({ batchId }: { batchId: string }) {
+export function LeftScreen({ batchId, amount }: { batchId: string; amount: string }) {
   const batch = useHousehold().batches.find(({ id }) => id === batchId);
   const crop = findProduce((batch && mainCropOf(batch)) ?? '')?.crop;
   if (!batch || !crop) {
@@ -38,12 +38,12 @@ export function LeftScreen({ batchId }: { batchId: string }) {
       </Screen>
     );
   }
-  return <Left batch={batch} crop={crop} />;
+  return <Left batch={batch} crop={crop} amount={amount} />;
 }
 
 type Where = Place | 'fed' | 'composted';
 
-function Left({ batch, crop }: { batch: Batch; crop: ProduceId }) {
+function Left({ batch, crop, amount }: { batch: Batch; crop: ProduceId; amount: string }) {
   const router = useRouter();
   const enter = useHouseholdStore((store) => store.enter);
   const isMetric = useUnits() === 'metric';
@@ -54,7 +54,7 @@ function Left({ batch, crop }: { batch: Batch; crop: ProduceId }) {
     ...(card ? trimmingsOf(card) : []),
   ];
   const [kind, setKind] = useState<LeftKind>(likely[0] ?? 'peels-and-cores');
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped] = useState(amount);
   const [slip, setSlip] = useState<string>();
   const bare = isLiquid(kind) ? (isMetric ? 'l' : 'quart') : isMetric ? 'kg' : 'lb';
   const keep = (where: Where) => {
@@ -79,7 +79,8 @@ function Left({ batch, crop }: { batch: Batch; crop: ProduceId }) {
       const change = { id: uuidV7(), pickId: pick.id, part, from: place, kind: where, to: null, massKg, at } as const;
       void enter({ kind: 'lot-change', change });
     }
-    router.back();
+    if (router.canGoBack()) router.back();
+    else router.replace('/harvest');
   };
   return (
     <Screen station="harvest" title="What is left over?" note={nameOf(batch)} backTo="/harvest" withoutStations>

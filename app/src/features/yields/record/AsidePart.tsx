@@ -13,13 +13,17 @@ interface AsidePartProps {
   /** Something is ladled off its pot, or it cooks down. */
   isLadled: boolean;
   isTrimmed: boolean;
+  /** Of a batch that was planned: what is kept of it gets a place. */
+  isPlanned: boolean;
 }
 
 const TO_WORDS = { kept: 'kept', animals: 'animals', compost: 'compost' } as const;
 
 /** What else came of a batch, each as it was measured: what is left empty was not measured, and is not worked out. */
-export function AsidePart({ draft, onChange, wrong, isLadled, isTrimmed }: AsidePartProps) {
-  const unit = useUnits() === 'metric' ? 'kg' : 'lb';
+export function AsidePart({ draft, onChange, wrong, isLadled, isTrimmed, isPlanned }: AsidePartProps) {
+  const isMetric = useUnits() === 'metric';
+  const unit = isMetric ? 'kg' : 'lb';
+  const volume = isMetric ? 'litres' : 'quarts';
   if (!isLadled && !isTrimmed) return null;
   return (
     <View className="gap-4">
@@ -32,7 +36,7 @@ export function AsidePart({ draft, onChange, wrong, isLadled, isTrimmed }: Aside
       {isLadled && (
         <>
           <TextField
-            label="Thin juice ladled off, in quarts"
+            label={`Thin juice ladled off, in ${volume}`}
             spokenLabel="Thin juice"
             numeric
             value={draft.juice}
@@ -40,7 +44,7 @@ export function AsidePart({ draft, onChange, wrong, isLadled, isTrimmed }: Aside
             wrong={wrong === 'juice'}
           />
           <TextField
-            label="Cooked off, in quarts"
+            label={`Cooked off, in ${volume}`}
             spokenLabel="Cooked off"
             numeric
             value={draft.cookedOff}
@@ -68,6 +72,9 @@ export function AsidePart({ draft, onChange, wrong, isLadled, isTrimmed }: Aside
               ...TRIMMINGS_TO.map((value) => ({ value, words: TO_WORDS[value] })),
             ]}
           />
+          {draft.trimmingsTo === 'kept' && isPlanned && (
+            <Words size="label">Where it is kept, and until when, is asked when this is written down.</Words>
+          )}
         </>
       )}
     </View>

@@ -55,7 +55,8 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
     jarMake: last?.jarMake ?? '',
     lidMake: last?.lidMake ?? '',
     leftover: '',
-    juice: juiceMl === undefined ? '' : String(Math.round((juiceMl / ML_PER_QUART) * 100) / 100),
+    juice:
+      juiceMl === undefined ? '' : String(Math.round((juiceMl / (unit === 'kg' ? 1_000 : ML_PER_QUART)) * 100) / 100),
     trimmings: keptKg > 0 ? String(Math.round((unit === 'kg' ? keptKg : keptKg / KG_PER_LB) * 10) / 10) : '',
     cookedOff: '',
     trimmingsTo:
@@ -71,8 +72,13 @@ export function BatchRecordScreen({ batchId }: { batchId?: string }) {
       onSave={(record, learnFrom) => {
         const at = batch ? Math.min(householdNow(), batch.startAt + 8 * 60 * 60_000) : householdNow();
         const own = { id: uuidV7(), batchId: batch?.id ?? null, madeAt: at, learnFrom: learnFrom && !isOfLeft };
+        // What is said to be kept, and stands nowhere yet, is asked for its place.
+        const isToKeep = batch !== undefined && record.trimmingsTo === 'kept' && left.length === 0;
+        const amount = record.trimmingsKg === null ? '' : `${Math.round(record.trimmingsKg * 100) / 100} kg`;
         void enter({ kind: 'batch-record', record: { ...record, ...own } }).then(() =>
-          router.replace({ pathname: '/harvest/learned', params: { product: record.product, crop: record.crop } }),
+          isToKeep
+            ? router.replace({ pathname: '/harvest/left', params: { batch: batch.id, amount } })
+            : router.replace({ pathname: '/harvest/learned', params: { product: record.product, crop: record.crop } }),
         );
       }}
     />

@@ -185,6 +185,7 @@ export function RecordForm({ title, first, isPlanned, isWritten, onSave }: Recor
           wrong={slip?.field}
           isLadled={outputsOf(draft.product).length > 0}
           isTrimmed={isTrimmed(draft)}
+          isPlanned={isPlanned}
         />
         <RecordMore draft={draft} onChange={change} isLeftoverWrong={slip?.field === 'leftover'} />
         <Words size="label" tone="ink-2">

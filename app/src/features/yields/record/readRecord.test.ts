@@ -59,6 +59,7 @@ test('juice, trimmings and what cooked off are each as measured, or not measured
       trimmingsTo: 'animals',
     },
   });
+  expect(readRecord({ ...draft, juice: '5,2' }, 'kg', [])).toMatchObject({ record: { juiceMl: 5_200 } });
   expect(readRecord(draft, 'lb', [])).toMatchObject({
     record: { juiceMl: null, trimmingsKg: null, cookedOffMl: null, trimmingsTo: null },
   });

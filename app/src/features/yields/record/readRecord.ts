@@ -26,7 +26,7 @@ export interface RecordDraft {
   readonly lidMake: string;
   /** Brine or syrup left, in cups. */
   readonly leftover: string;
-  /** What else came of it, in cups, and in pounds or kilograms; nothing typed is not measured. */
+  /** What else came of it, in quarts or litres, and in pounds or kilograms; nothing typed is not measured. */
   readonly juice: string;
   readonly trimmings: string;
   readonly cookedOff: string;
@@ -68,9 +68,10 @@ export function readRecord(draft: RecordDraft, unit: 'lb' | 'kg', own: readonly 
       field: 'leftover',
       sentence: `"${draft.leftover}" is not an amount of brine. Try 2 or 1/2.`,
     };
-  const juiceMl = measuredIn(draft.juice, 'quart', 'ml');
+  const poured = unit === 'kg' ? 'l' : 'quart';
+  const juiceMl = measuredIn(draft.juice, poured, 'ml');
   if (juiceMl === undefined) return { kind: 'slip', field: 'juice', sentence: volumeSlip(draft.juice) };
-  const cookedOffMl = measuredIn(draft.cookedOff, 'quart', 'ml');
+  const cookedOffMl = measuredIn(draft.cookedOff, poured, 'ml');
   if (cookedOffMl === undefined) return { kind: 'slip', field: 'cookedOff', sentence: volumeSlip(draft.cookedOff) };
   const trimmingsKg = measuredIn(draft.trimmings, unit, 'kg');
   if (trimmingsKg === undefined)
