@@ -1,5 +1,6 @@
 import { type Batch } from './batch';
-import { type DayKitchen, dayOf } from './dayOf';
+import { type DayKitchen } from './dayKitchen';
+import { dayOf } from './dayOf';
 import { HANDS } from './dayProblem';
 
 /** Minutes of work for hands that a batch takes by itself, likely: the steps of its card, its jars and its loads. */

@@ -1,7 +1,8 @@
 import { groupBy } from '../handbook/groupBy';
 import { type Assignment } from './assignments';
 import { type Batch } from './batch';
-import { type DayKitchen, dayOf } from './dayOf';
+import { type DayKitchen } from './dayKitchen';
+import { dayOf } from './dayOf';
 import { type ScheduledTask } from './dayProblem';
 
 /**

@@ -1,6 +1,7 @@
 import { type Assignment } from './assignments';
 import { type Batch } from './batch';
-import { type DayKitchen, dayOf } from './dayOf';
+import { type DayKitchen } from './dayKitchen';
+import { dayOf } from './dayOf';
 import { type DayProblem } from './dayProblem';
 import { DAY_MIN } from './kitchenSetup';
 import { type DayProgress, restOfDay } from './restOfDay';

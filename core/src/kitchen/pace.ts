@@ -1,5 +1,6 @@
 import { type Batch } from '../day/batch';
-import { type DayKitchen, dayOf } from '../day/dayOf';
+import { type DayKitchen } from '../day/dayKitchen';
+import { dayOf } from '../day/dayOf';
 import { needsHands } from '../day/restOfDay';
 import { P90_SIGMAS } from '../measure/range';
 import { type DayState } from './dayState';

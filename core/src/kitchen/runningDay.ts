@@ -1,7 +1,8 @@
 import { type Canner } from '../canner/canner';
 import { handbookCanner } from '../canner/handbookCanner';
 import { type Batch } from '../day/batch';
-import { type DayKitchen, dayOf } from '../day/dayOf';
+import { type DayKitchen } from '../day/dayKitchen';
+import { dayOf } from '../day/dayOf';
 import { hostOf } from '../day/sharedLoad';
 import { CANNERS } from '../handbook/canners';
 import { type DayEvent } from './dayEvent';

@@ -1,0 +1,36 @@
+import { type Canner, type OwnJar } from '../canner/canner';
+import { type Batch, type PlannedLoad } from './batch';
+import { type KitchenSetup } from './kitchenSetup';
+
+/** The kitchen that a day is laid out for, and what it has shown of itself. */
+export interface DayKitchen {
+  readonly setup: KitchenSetup;
+  readonly canners: readonly Canner[];
+  /** Jars the household measured itself. */
+  readonly ownJars?: readonly OwnJar[];
+  /** Minute of the day at which the plan begins. */
+  readonly startMinute: number;
+  /** Minutes each canner has really taken to the boil or to pressure, by `heatUpKey`, newest last. */
+  readonly heatUpsTaken?: ReadonlyMap<string, readonly number[]>;
+  /** Minutes from heat off until the jars came out, as really taken, by `heatUpKey`, newest last. */
+  readonly restsTaken?: ReadonlyMap<string, readonly number[]>;
+  /** Hands-on minutes of a step against the handbook's, by step, where the household's own pace is known. */
+  readonly paces?: ReadonlyMap<string, number>;
+  /** Minute of the plan by which the produce of a batch must be taken in hand, or it spoils; by batch id. */
+  readonly useBy?: ReadonlyMap<string, number>;
+  /** Which canner a load goes into; what the batch says unless it is told here. */
+  readonly cannerOf?: ReadonlyMap<string, string>;
+}
+
+/** The canner a load goes into. @throws RangeError when the kitchen has none like it */
+export function cannerFor(batch: Batch, load: PlannedLoad, { canners, cannerOf }: DayKitchen): Canner {
+  const id = cannerOf?.get(load.id) ?? load.cannerId ?? batch.cannerId;
+  const canner = canners.find((other) => other.id === id);
+  if (!canner) throw new RangeError(`no canner ${JSON.stringify(id)} for load ${JSON.stringify(load.id)}`);
+  return canner;
+}
+
+/** The household's own pace at a step, or what it says of itself, or the handbook's. */
+export function paceOf(step: string, { paces, setup }: DayKitchen): number {
+  return paces?.get(step) ?? setup.handsPace ?? 1;
+}
