@@ -240,7 +240,14 @@ test('whole tomatoes, 6 quarts and 4 pints of one lot: one batch, two loads, a d
     await hands.goto(`/harvest/batch?batch=${batch?.id}`);
     await expect(page.getByRole('textbox', { name: 'Full jars', exact: true })).toHaveValue('6');
     await expect(page.getByRole('textbox', { name: 'Full jars of another size' })).toHaveValue('4');
+    // What is said to be kept is asked for its place, and then burns down on a fuse.
+    await page.getByRole('textbox', { name: 'Peels, cores and pulp' }).fill('3');
+    await page.getByRole('radio', { name: 'kept' }).click();
     await hands.press('Write it down');
+    await expect(page.getByRole('textbox', { name: 'How much is left' })).toHaveValue('1.36 kg');
+    await hands.press('In the refrigerator: 3 days');
+    await expect.poll(async () => (await state()).picks.filter(({ of }) => of).length).toBe(1);
+    await hands.goto('/harvest/learned?product=tomatoes-whole-in-water&crop=tomato-slicing');
     await expect(page.getByText(/: 6 quarts and 4 pints$/).first()).toBeVisible();
   });
   watch.calm();
