@@ -29,4 +29,7 @@ export async function boilingPot(page: Page, server: RealServer): Promise<void> 
   await handRests(page);
   await own.getByRole('button', { name: /^It boils: start/ }).click();
   await expect(own.getByRole('timer')).toBeVisible();
+  // Told, and not only tapped: what comes next may be that there is no signal.
+  const told = async () => ((await server.call('GET', '/state')).body as { events: { type: string }[] }).events;
+  await expect.poll(async () => (await told()).map(({ type }) => type)).toContain('boil-reached');
 }

@@ -1,6 +1,8 @@
 import { expect, type Page, test } from '@playwright/test';
 import { atEight, giveDemoClock, laterBy } from '../demoClock';
+import { givePick } from '../givePick';
 import { kitchenHands } from '../kitchenHands';
+import { loadRuns } from '../loadRuns';
 import { RealServer } from '../realServer';
 import { throughSteps } from '../throughSteps';
 import { watchPage } from '../watchPage';
@@ -30,7 +32,6 @@ interface State {
   readonly batchRecords: readonly { juiceMl: number | null; cookedOffMl: number | null; trimmingsKg: number | null }[];
   readonly dayEvents: readonly { type: string; volumeMl?: number; loads?: readonly { jars: number }[] }[];
 }
-let count = 0;
 const state = async () => (await server.call('GET', '/state')).body as State;
 
 async function twoPots(page: Page) {
@@ -130,10 +131,7 @@ test('peels and cores of sliced apples are weighed, burn down on a fuse, and bec
 }) => {
   const watch = watchPage(page);
   const hands = await twoPots(page);
-  await server.call('POST', '/picks', {
-    ...{ id: '0198f3a0-0000-7000-8000-000000001001', crop: 'apple', massKg: 13.6, softKg: 0, ripeness: 'ripe' },
-    ...{ place: 'cool', pickedAt: (await state()).now - 60_000, told: '30 lb', source: 'garden', plantingId: null },
-  });
+  await givePick(server, 'apple', 30);
   await hands.goto('/plan/make?crop=apple&product=apples-sliced&jar=quart');
   await hands.press(/^Plan \d+ quarts/);
   await expect(page.getByRole('heading', { name: 'Loads', exact: true })).toBeVisible();
@@ -216,19 +214,7 @@ test('whole tomatoes, 6 quarts and 4 pints of one lot: one batch, two loads, a d
 
   await test.step('sealed and shelved by size, written down together', async () => {
     const [batch] = (await state()).batches;
-    const { now } = await state();
-    const told = async (loadId: string, type: string, minutes: number, more: object = {}) => {
-      const id = `0198f3a0-0000-7000-8000-0000000${String(20_000 + (count += 1))}`;
-      const event = { id, loadId, type, at: now + minutes * 60_000, ...more };
-      expect((await server.call('POST', '/kitchen/events', event)).status).toBe(201);
-    };
-    await laterBy(server, 15 * 60);
-    for (const [i, load] of (batch?.loads ?? []).entries()) {
-      await told(load.id, 'load-started', i * 70, { jars: load.jars });
-      await told(load.id, 'boil-reached', i * 70 + 15);
-      await told(load.id, 'heat-off', i * 70 + 60);
-      await told(load.id, 'jars-out', i * 70 + 65);
-    }
+    for (const load of batch?.loads ?? []) await loadRuns(server, load.id, load.jars, 45);
     await hands.goto(`/shelf/seals/${batch?.id}`);
     await expect(page.getByText(/^6 quarts and 4 pints whole tomatoes in water, /)).toBeVisible();
     await expect(page.getByText(/^Load 1: 6 quarts, cooled/)).toBeVisible();
@@ -259,10 +245,7 @@ test('70 lb of pears are divided among three products: soft ones to sauce and ja
 }) => {
   const watch = watchPage(page);
   const hands = await twoPots(page);
-  await server.call('POST', '/picks', {
-    ...{ id: '0198f3a0-0000-7000-8000-000000001007', crop: 'pear', massKg: 31.75, softKg: 9.07, ripeness: 'ripe' },
-    ...{ place: 'cool', pickedAt: (await state()).now - 60_000, told: '70 lb', source: 'garden', plantingId: null },
-  });
+  await givePick(server, 'pear', 70, 20);
   await hands.goto('/harvest/makes?crop=pear');
   await page.getByRole('link', { name: 'Divide it among several of these' }).click();
   await expect(page.getByText(/^70 lb left over, 20 lb of it soft$/)).toBeVisible();
@@ -352,5 +335,17 @@ test('two bags of frozen berries lead to their jam, mix with fresh ones, thaw fi
   await hands.goto('/plan/steps');
   await expect(page.getByText(/^Thaw on the counter/).first()).toBeVisible();
   await expect(page.getByText(/^Wash, pick over 2 lb/)).toBeVisible();
+  // What drains off while it thaws is caught, and is not lost with the bag.
+  await hands.goto('/kitchen');
+  await hands.press('Start the day');
+  await throughSteps(page, server, hands.key(/^Its juice is kept/), 6);
+  await watch.fits();
+  await hands.press(/^Its juice is kept/);
+  await expect(page.getByRole('radio', { name: 'juice' })).toBeChecked();
+  await page.getByRole('textbox', { name: 'How much is left' }).fill('1 1/2 cups');
+  await hands.press(/^In the refrigerator/);
+  await expect
+    .poll(async () => (await state()).picks.flatMap(({ of }) => of ?? []))
+    .toEqual([{ batchId: batch?.id, kind: 'juice' }]);
   watch.calm();
 });

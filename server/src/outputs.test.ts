@@ -145,3 +145,64 @@ test('two sizes are one batch: each held against its own time, shared only where
     expect.objectContaining({ jar: 'pint', seal: 'unsealed' }),
   ]);
 });
+
+test('juice that nobody planned to ladle off is made of the pot once it was measured', async () => {
+  const sauce = batch({
+    ...{ product: 'tomato-sauce-thick', processMinutes: 35 },
+    uses: [{ pickId: await picked(), crop: 'tomato-slicing', massKg: 20, softKg: 0 }],
+  });
+  expect((await server.call('POST', '/batches', sauce)).status).toBe(201);
+  const juice = juiceOf(sauce.id);
+  expect((await server.call('POST', '/batches', juice)).body.error.code).toBe('no-output');
+  const told = { id: uuidV7(), day: '2026-08-29', at: NOW, type: 'output-measured', batchId: sauce.id, taskId: 't' };
+  const measured = { ...told, kind: 'thin-juice', volumeMl: 4_000 };
+  expect((await server.call('POST', '/kitchen/day-events', measured)).status).toBe(201);
+  expect((await server.call('POST', '/batches', juice)).status).toBe(201);
+});
+
+test('pots of one card are poured together, once, before any jar is in a canner; given up, both are gone', async () => {
+  const [a, b] = [sauceOf(await picked()), sauceOf(await picked())];
+  const jam = batch({
+    ...{ product: 'tomatoes-crushed', processMinutes: 35 },
+    uses: [{ pickId: await picked(), crop: 'tomato-slicing', massKg: 2, softKg: 0 }],
+  });
+  for (const own of [a, b, jam]) expect((await server.call('POST', '/batches', own)).status).toBe(201);
+  const pour = (withId: string, id = uuidV7()) =>
+    server.call('POST', '/kitchen/day-events', {
+      ...{ id, day: '2026-08-29', at: NOW, type: 'pots-joined', batchId: a.id, withId },
+    });
+  expect((await pour(uuidV7())).status).toBe(404);
+  expect((await pour(jam.id)).body.error.code).toBe('two-pots');
+  const id = uuidV7();
+  expect([(await pour(b.id, id)).status, (await pour(b.id, id)).status]).toEqual([201, 200]);
+  // The second one is in the first by now.
+  expect((await pour(b.id)).status).toBe(404);
+  const started = { id: uuidV7(), loadId: b.loads[0]?.id, type: 'load-started', jars: 4, at: NOW - 3 * 86_400_000 };
+  expect((await server.call('POST', '/kitchen/events', started)).status).toBe(201);
+  expect((await server.call('DELETE', `/batches/${a.id}`)).body.error.code).toBe('begun');
+});
+
+test('a pot is given up with what was poured into it', async () => {
+  const [a, b] = [sauceOf(await picked()), sauceOf(await picked())];
+  for (const own of [a, b, juiceOf(b.id)]) expect((await server.call('POST', '/batches', own)).status).toBe(201);
+  const joined = { id: uuidV7(), day: '2026-08-29', at: NOW, type: 'pots-joined', batchId: a.id, withId: b.id };
+  expect((await server.call('POST', '/kitchen/day-events', joined)).status).toBe(201);
+  expect((await server.call('DELETE', `/batches/${a.id}`)).status).toBe(204);
+  expect((await state()).batches).toEqual([]);
+});
+
+test('another card is told before jars of the batch are in a canner, or not at all', async () => {
+  const { gives: _, ...sauce } = { gives: [], ...sauceOf(await picked()) };
+  expect((await server.call('POST', '/batches', sauce)).status).toBe(201);
+  const startedAt = NOW - 3 * 86_400_000;
+  const started = { id: uuidV7(), loadId: sauce.loads[0]?.id, type: 'load-started', jars: 4, at: startedAt };
+  expect((await server.call('POST', '/kitchen/events', started)).status).toBe(201);
+  const thin = { product: 'tomato-sauce-thin', recipe: 'tomato-sauce-thin', pack: 'hot', processMinutes: 35 };
+  const tell = (at: number) =>
+    server.call('POST', '/kitchen/day-events', {
+      ...{ id: uuidV7(), day: '2026-08-26', at, type: 'recipe-changed', batchId: sauce.id, ...thin },
+    });
+  expect((await tell(startedAt + 60_000)).body.error.code).toBe('begun');
+  // Told late by a phone without signal, it was before.
+  expect((await tell(startedAt - 60_000)).status).toBe(201);
+});

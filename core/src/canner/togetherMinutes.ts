@@ -8,22 +8,22 @@ import { plannedProcess } from '../process/plannedProcess';
 import { type Canner, type OwnJar } from './canner';
 import { holdsMixed } from './holdsMixed';
 
-/** Jars of two sizes, of one product, that are to go into a canner together. */
-export interface TwoSizes {
+/** Jars of several sizes, of one product, that are to go into a canner together. */
+export interface SeveralSizes {
   readonly product: ProductRow;
   readonly method: Method;
-  readonly sizes: readonly [JarSize, JarSize];
-  /** Of both. */
+  readonly sizes: readonly JarSize[];
+  /** Of all of them. */
   readonly jars: number;
 }
 
 /**
- * The minutes that jars of two sizes take together: the longest of both. Handbook rules 7 and 15.
+ * The minutes that jars of several sizes take together: the longest of all. Handbook rules 7 and 15.
  *
  * @returns undefined where one of them is not tested here, they do not surely fit, or may not be processed together
  */
 export function togetherMinutes(
-  { product, method, sizes, jars }: TwoSizes,
+  { product, method, sizes, jars }: SeveralSizes,
   canner: Canner,
   { altitudeFt, ownJars }: { readonly altitudeFt: number | null; readonly ownJars: readonly OwnJar[] },
   pages: HouseholdPages,

@@ -6,7 +6,7 @@ import { mainLine } from '../recipe/cardCrops';
 import { type PotOutput } from '../recipe/potOutputs';
 import { recipeName } from '../recipe/recipeName';
 import { cardOfBatch } from '../yields/cardForCrop';
-import { countJars, type JarCount, type JarSize, quartsPerJar } from '../handbook/jars';
+import { countSizes, type JarCount, type JarSize, quartsPerJar } from '../handbook/jars';
 import { type ProductId, productRow } from '../handbook/products';
 import { isCold, type Method, type Way } from '../process/method';
 
@@ -115,9 +115,7 @@ export function jarCounts({ jar, loads }: Pick<Batch, 'jar' | 'loads'>): JarCoun
 
 /** "6 quarts and 4 pints". */
 export function jarsWords(batch: Pick<Batch, 'jar' | 'loads'>): string {
-  return jarCounts(batch)
-    .map(({ jar, count }) => countJars(count, jar))
-    .join(' and ');
+  return countSizes(jarCounts(batch));
 }
 
 /** Quarts that all its jars hold, or those of one load. */

@@ -1,3 +1,7 @@
+import { type Canner } from '../canner/canner';
+import { splitLoads } from '../canner/splitLoads';
+import { firstWay, waysToProcess } from '../canner/waysToProcess';
+import { cannerBeside, type Vessels } from '../canner/widestCanner';
 import { type JarSize, quartsPerJar } from '../handbook/jars';
 import { productRow } from '../handbook/products';
 import { ML_PER_QUART } from '../measure/amount';
@@ -39,6 +43,44 @@ export function batchFromPot(
   if (!crop) return undefined;
   const wish = { product: productRow(outputRule(kind).feeds), jar, method, cannerId, loads, startAt: pot.startAt };
   return batchOf({ ...wish, uses: [], from: { batchId: pot.id, kind, crop } }, household, pages, newId);
+}
+
+/** How a pot's output is processed in a kitchen, beside the pot's own jars. */
+export interface WayBeside {
+  readonly method: Method;
+  readonly canner?: Canner;
+  /** Jars that canner holds; undefined where it holds none of them, or there is none. */
+  readonly holds?: number;
+}
+
+/** The way of processing what comes off a pot, and the canner for it: another one than the pot's own, where there is one. */
+export function wayBeside(
+  kind: PotOutput,
+  jar: JarSize,
+  potCannerId: string | undefined,
+  kitchen: Vessels & { readonly altitudeFt: number | null },
+  pages: HouseholdPages,
+): WayBeside {
+  const method = firstWay(waysToProcess(kitchen, productRow(outputRule(kind).feeds), jar, pages));
+  const { canner, capacity } = cannerBeside(kitchen, potCannerId, jar, method);
+  return { method, ...(canner && { canner }), ...(capacity?.kind === 'holds' && { holds: capacity.jars }) };
+}
+
+/**
+ * So many jars of what a pot gives, as a batch: in full loads, the usual way, in the canner beside.
+ *
+ * @returns undefined where no canner takes them, nothing is tested, or there is no jar
+ */
+export function jarsFromPot(
+  { pot, kind, jar, jars }: Pick<PotWish, 'pot' | 'kind' | 'jar'> & { readonly jars: number },
+  kitchen: Vessels & { readonly altitudeFt: number | null },
+  pages: HouseholdPages,
+  newId: (of: string) => string,
+): Batch | undefined {
+  const { method, canner, holds } = wayBeside(kind, jar, pot.cannerId, kitchen, pages);
+  if (!canner || holds === undefined || jars < 1) return undefined;
+  const loads = splitLoads(jars, holds, 'full');
+  return batchFromPot({ pot, kind, jar, method, cannerId: canner.id, loads }, kitchen, pages, newId);
 }
 
 /** What a measured volume fills. */

@@ -12,7 +12,7 @@ import { type Batch, cardOf, type FromPot, type PlannedLoad } from './batch';
 export interface MoreJars {
   readonly jar: JarSize;
   readonly loads: readonly number[];
-  /** The last of them goes in with the last of the others, at the longest time: the cook asked for it. */
+  /** The last of them goes in with the last of the first size, at the longest time: the cook asked for it. */
   readonly isShared?: boolean;
 }
 
@@ -27,7 +27,8 @@ export interface BatchWish {
   readonly cannerId: string;
   /** Jars of each load. */
   readonly loads: readonly number[];
-  readonly more?: MoreJars;
+  /** Other sizes, each once. */
+  readonly more?: readonly MoreJars[];
   /** A load of another batch that the last one goes in with. */
   readonly withLoadId?: string;
   readonly uses: readonly PickUse[];
@@ -52,8 +53,12 @@ export function batchOf(
   const tested = findProcess(question, pages);
   if (tested.kind === 'refusal') return undefined;
   const { pressurePsi } = tested;
-  const sized = more && more.loads.length > 0 ? findProcess({ ...question, jar: more.jar }, pages) : undefined;
-  if (sized?.kind === 'refusal') return undefined;
+  const besides = (more ?? []).filter((each) => each.loads.length > 0);
+  const sized = besides.flatMap((each) => {
+    const answer = findProcess({ ...question, jar: each.jar }, pages);
+    return answer.kind === 'tested' ? [[each, answer] as const] : [];
+  });
+  if (sized.length < besides.length) return undefined;
   const card = cardOf({ product: product.product, uses, ...(from && { from }) })?.card;
   const own = loads.map((jars, i): PlannedLoad => ({
     id: newId(`load ${i + 1}`),
@@ -73,7 +78,7 @@ export function batchOf(
     cannerId,
     startAt,
     uses,
-    loads: [...own, ...(more && sized ? moreLoads(more, sized, own, newId) : [])],
+    loads: sized.reduce((all, [each, process]) => [...all, ...moreLoads(each, process, own, all.length, newId)], own),
   };
 }
 
@@ -81,15 +86,16 @@ export function batchOf(
 function moreLoads(
   { jar, loads, isShared = false }: MoreJars,
   tested: TestedProcess,
-  before: readonly PlannedLoad[],
+  first: readonly PlannedLoad[],
+  before: number,
   newId: (of: string) => string,
 ): PlannedLoad[] {
   const { pressurePsi } = tested;
   const processMinutes = plannedProcess(tested).minutes;
-  const host = before.at(-1);
+  const host = first.at(-1);
   return loads.map((jars, i) => ({
-    id: newId(`load ${before.length + i + 1}`),
-    number: before.length + i + 1,
+    id: newId(`load ${before + i + 1}`),
+    number: before + i + 1,
     jars,
     ...(isShared && host && i === loads.length - 1 && { withLoadId: host.withLoadId ?? host.id }),
     size: { jar, processMinutes, ...(pressurePsi !== undefined && { pressurePsi }) },

@@ -21,7 +21,8 @@ import { type DayPlan, planDay } from './planDay';
 const LB = 0.45359237;
 const pot = handbookCanner(CANNERS[0]!, { id: 'big' });
 
-function whole(loads: readonly number[], more: MoreJars, lb = 24): Batch {
+function whole(loads: readonly number[], besides: MoreJars | readonly MoreJars[], lb = 24): Batch {
+  const more = [besides].flat();
   return batchOf(
     {
       product: productRow('tomatoes-whole-in-water'),
@@ -108,4 +109,29 @@ test('however many of each, every load takes its part of the pot and no more, an
     }),
     { numRuns: 25 },
   );
+});
+
+test('three sizes of one pot are three kinds of load, each once; two of them go in with the first', () => {
+  const sauce = batchOf(
+    {
+      product: productRow('tomato-sauce-thick'),
+      ...{ jar: 'quart', method: 'boiling-water', cannerId: 'big', loads: [2], startAt: 0 },
+      more: [
+        { jar: 'pint', loads: [7, 3], isShared: true },
+        { jar: 'half-pint', loads: [2], isShared: true },
+      ],
+      uses: [{ pickId: 'p', crop: 'tomato-paste', massKg: 40 * LB, softKg: 0 }],
+    },
+    { altitudeFt: 800 },
+    {},
+    (of) => of,
+  )!;
+  expect(jarsWords(sauce)).toBe('2 quarts, 10 pints and 2 half-pints');
+  expect(sauce.loads.map(({ number }) => number)).toEqual([1, 2, 3, 4]);
+  expect(sauce.loads.map(({ withLoadId }) => withLoadId)).toEqual([undefined, undefined, 'load 1', 'load 1']);
+  expect(sauce.loads.reduce((sum, load) => sum + shareOf(sauce, load), 0)).toBeCloseTo(1, 9);
+  const { tasks } = dayOf([sauce], { setup: USUAL_KITCHEN, canners: [pot], startMinute: 480 });
+  // Guide 3, tomato sauce to 1,000 ft: pints 35, quarts 40 min, the longest for all that go in together.
+  expect(tasks.filter(({ kind }) => kind === 'process').map(({ minutes }) => minutes.p50)).toEqual([40, 35]);
+  expect(tasks.find(({ kind }) => kind === 'load')?.words).toMatch(/^Load 2 quarts/);
 });

@@ -8,8 +8,9 @@ import { type PickUse } from '../harvest/pick';
 import { takeForBatch } from '../harvest/takeForBatch';
 import { quartsPerPot } from '../recipe/cardColumns';
 import { cardForCrop, type CropCard, quartsOfBatch } from '../yields/cardForCrop';
-import { massForJarsKg } from '../yields/estimateJars';
+import { givesOfPage, massForJarsKg } from '../yields/estimateJars';
 import { type MissingProduce, missingFor, otherNeeds } from '../yields/otherCrops';
+import { pickedKgPerBatch } from '../yields/pickedKg';
 import { type LearnedYields } from '../yields/yieldModel';
 import { type Batch, cardOfLoad, mainCropOf, massKgOf, ofLoad } from './batch';
 import { type CardJars, missingOfCards } from './takeForCards';
@@ -44,7 +45,9 @@ export function takeForRecipe({ product, crop, jar, jars, mainLots, lots, learne
   const { sureKg, likelyKg } = massForJarsKg(crop, product, jar, jars, { ...(learned && { learned }) });
   const card = cardForCrop(product, crop);
   const own = mainLots.filter((lot) => isState(lot, card?.green ?? false));
-  const most = card ? mostForPots(card, jars * quartsPerJar(jar), sureKg / likelyKg) : Infinity;
+  const most = card
+    ? mostForPots(card, { product, crop, jar, jars, ...(learned && { learned }) }, sureKg / likelyKg)
+    : Infinity;
   const main = takeForBatch(own, Math.min(sureKg, most));
   const mainKg = sum(main);
   if (!card) return { uses: main, mainKg, missing: [] };
@@ -111,13 +114,25 @@ function isState({ ripeness }: Lot, green: boolean): boolean {
   return (ripeness === 'green') === green;
 }
 
-/** Kilograms of the main crop in as many pots as these jars are filled from, where a pot may not be doubled. */
-function mostForPots(card: CropCard, quarts: number, off: number): number {
+/** So much of a jar may be missing before another pot is put on for it. Common practice. */
+const SHORT_JAR = 0.5;
+
+/**
+ * Kilograms of the main crop in as many pots as these jars are filled from, where a pot may not be doubled: as many as its page
+ * says, and more where this kitchen gets fewer jars out of one.
+ */
+function mostForPots(
+  card: CropCard,
+  { product, crop, jar, jars, learned }: Pick<RecipeWish, 'product' | 'crop' | 'jar' | 'jars' | 'learned'>,
+  off: number,
+): number {
   if (productRow(card.card.product).mayDouble) return Infinity;
-  const most = quartsPerPot(card.card) ?? quartsOfBatch(card).high;
-  const pots = Math.max(1, Math.ceil(quarts / most - 1e-6));
+  const page = quartsPerPot(card.card) ?? quartsOfBatch(card).high;
+  const gives = Math.min(1, givesOfPage(crop, product, learned));
+  const short = gives < 1 ? SHORT_JAR * quartsPerJar(jar) : 0;
+  const pots = Math.max(1, Math.ceil((jars * quartsPerJar(jar) - short) / (page * gives) - 1e-6));
   // Trimming decides how many cups a pound gives; what is weighed whole goes in by its weight.
-  return pots * card.main.kgPerBatch * (card.byCups ? Math.max(1, off) : 1);
+  return pots * pickedKgPerBatch(card, learned) * (card.byCups ? Math.max(1, off) : 1);
 }
 
 function sum(uses: readonly PickUse[]): number {

@@ -64,6 +64,13 @@ export const JARS = Object.fromEntries([...JAR_ROWS].reverse().map((row) => [row
   Record<JarSize, JarRow>
 >;
 
+/** "6 quarts, 4 pints and 3 half-pints". */
+export function countSizes(counts: readonly JarCount[]): string {
+  const words = counts.map(({ jar, count }) => countJars(count, jar));
+  const [last] = words.slice(-1);
+  return words.length < 2 ? (last ?? '') : `${words.slice(0, -1).join(', ')} and ${last}`;
+}
+
 /** "1 quart", "20 quarts". */
 export function countJars(count: number, size: JarSize): string {
   return `${count} ${count === 1 ? JARS[size].one : JARS[size].several}`;

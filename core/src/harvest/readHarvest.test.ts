@@ -50,6 +50,9 @@ test.each([
   ['2 quarts hulled whole', 'strawberry', (8 / (4 / 1.5)) * LB, '2 quarts hulled whole'],
   ['1 quart of hulled and 1 lb', 'strawberry', (1.5 + 1) * LB, '1 quart hulled whole and 1 lb'],
   ['2 pint boxes', 'strawberry', 1.5 * LB, '2 pint boxes'],
+  // By the quart berries come in whole.
+  ['4 quarts', 'blackberry', 6 * LB, '4 quarts whole'],
+  ['1 gallon', 'grape', (16 / 2.75) * LB, '1 gallon stemmed whole'],
   ['1 gallon', 'tomatillo', (16 / 2.5) * LB, '1 gallon chopped'],
   ['12 cups', 'cabbage', (12 / 4.5) * LB, '12 cups shredded'],
 ] as const)('%j of %s, told as people do', (typed, crop, massKg, told) => {

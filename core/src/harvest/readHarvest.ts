@@ -128,12 +128,19 @@ function isByForm(unit: Unit): boolean {
   return sizeOf(unit).kind === 'volume';
 }
 
-/** A cup of something whole is no weight; where the handbook knows one form only that one is meant, else it is asked which. */
+/** What is measured in the garden, by the pail and the quart, comes in whole; cups and bags are of the kitchen. */
+const OF_THE_GARDEN: readonly Unit[] = ['gallon', 'quart', 'pint'];
+
+/**
+ * A cup of something whole is no weight; where the handbook knows one form only that one is meant, and of berries by the quart
+ * the whole ones; else it is asked which.
+ */
 function howPrepared(amount: Amount, crop: ProduceId, told: string): HarvestReading | undefined {
   const forms = isByForm(amount.unit) ? formsOf(crop).map(({ form }) => form) : [];
-  const [only] = forms;
+  const whole = OF_THE_GARDEN.includes(amount.unit) ? forms.find((form) => /whole$/.test(form)) : undefined;
+  const only = whole ?? forms[0];
   if (only === undefined) return undefined;
-  if (forms.length === 1) {
+  if (whole !== undefined || forms.length === 1) {
     const mass = massOf(amount, crop, only);
     return mass.kind === 'mass'
       ? { kind: 'mass', massKg: mass.massKg, told: `${told} ${only}` }

@@ -23,3 +23,24 @@ export function timesUse(use: PickUse, factor: number): PickUse {
     ...(frozenKg !== undefined && { frozenKg: frozenKg * factor }),
   };
 }
+
+/** One use for each pick, none below nothing. */
+export function sumUses(uses: readonly PickUse[]): PickUse[] {
+  const all = new Map<string, PickUse>();
+  for (const use of uses) {
+    const { massKg = 0, softKg = 0, frozenKg = 0 } = all.get(use.pickId) ?? {};
+    const frozen = frozenKg + (use.frozenKg ?? 0);
+    const own = { ...use, massKg: use.massKg + massKg, softKg: use.softKg + softKg };
+    all.set(use.pickId, { ...own, ...(frozen !== 0 && { frozenKg: frozen }) });
+  }
+  return [...all.values()].map((use) => {
+    const massKg = Math.max(0, use.massKg);
+    const most = (kg: number) => Math.min(massKg, Math.max(0, kg));
+    return {
+      ...use,
+      massKg,
+      softKg: most(use.softKg),
+      ...(use.frozenKg !== undefined && { frozenKg: most(use.frozenKg) }),
+    };
+  });
+}

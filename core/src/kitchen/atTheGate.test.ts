@@ -3,11 +3,15 @@ import { amountsOfBatch, loadsOfGate } from '../day/amountsOfBatch';
 import { type Batch, jarsOf, massKgOf } from '../day/batch';
 import { CARDS, findCard, isOffered } from '../handbook/cards';
 import { type Card } from '../handbook/cards/card';
+import { ownCardId } from '../handbook/ownIds';
+import { layOwnPages, NO_OWN_PAGES } from '../handbook/ownPages';
 import { findProduce, type ProduceId } from '../handbook/produce';
 import { type Pick } from '../harvest/pick';
 import { onHand } from '../harvest/onHand';
 import { timedUses } from '../day/timedUses';
 import { mainLine, measuredPart } from '../recipe/cardCrops';
+import { ownPagesOf } from '../recipe/own/pagesOf';
+import { readRecipe } from '../recipe/own/readRecipe';
 import { setsByTheBox } from '../recipe/pots';
 import { endOf } from '../recipe/kitchenMeasure';
 import { cropCard } from '../yields/cardForCrop';
@@ -174,4 +178,23 @@ test('without a box the fruit’s own card is taken with its own tested time; wh
   expect(withoutPectin(berry, PAGES)!.processMinutes).toBeGreaterThanOrEqual(5);
   expect(withoutPectin(batchOf(findCard('jam-no-pectin/berry')!, 'blackberry', 1, [4]), PAGES)).toBeUndefined();
   expect(withoutPectin({ ...berry, jar: 'quart' }, PAGES)).toBeUndefined();
+  // Jars in a canner are what they are.
+  expect(withoutPectin(berry, PAGES, new Set(['load 0']))).toBeUndefined();
+});
+
+test('a leaflet’s own jam that comes out short has the fruit’s tested card without a box for a way out', () => {
+  const id = '0198f3a0-0000-7000-8000-0000000000e3';
+  const { processing: _, ...read } = readRecipe(
+    'Leaflet jam\n5 cups crushed blackberries\n7 cups sugar\n1 box powdered pectin\nMethod\nWash the berries.\nCrush the berries and measure.\nStir in the pectin.\nBring to a full rolling boil.\nAdd the sugar.\nBoil hard for 1 minute.\nFill into half-pint jars.\nMakes 8 half-pints',
+  );
+  const lines = read.lines.map(({ open: __, ...line }) => line);
+  layOwnPages(ownPagesOf([{ ...read, lines, id, revision: 1, draft: false }]));
+  try {
+    const batch = batchOf(findCard(ownCardId(id, 1))!, 'blackberry', 0.8, [8]);
+    expect(withoutPectin(batch, PAGES)).toMatchObject({ product: 'jam-no-pectin', recipe: 'jam-no-pectin/berry' });
+    // Kept cold it needs no tested time, and none is looked up.
+    expect(withoutPectin({ ...batch, method: 'refrigerator' }, PAGES)).toBeUndefined();
+  } finally {
+    layOwnPages(NO_OWN_PAGES);
+  }
 });

@@ -1,19 +1,27 @@
-import { type Batch } from '../day/batch';
+import { type Batch, type FromPot } from '../day/batch';
+import { joinedPots, joinFault } from '../day/joinPots';
+import { madeAs } from '../day/madeAs';
 import { type PickUse } from '../harvest/pick';
-import { timesUse } from '../harvest/usesOf';
+import { sumUses, timesUse } from '../harvest/usesOf';
 import { byTheTable, type TableGround } from './byTheTable';
 import { type DayEvent, standing } from './dayEvent';
 import { type KitchenEvent } from './kitchenEvent';
 import { takenOffMl } from './takenOff';
 import { measuredNow } from './measuredNow';
 
-const OF_BATCHES: readonly DayEvent['type'][] = ['loads-changed', 'produce-added', 'measured', 'recipe-changed'];
+const OF_BATCHES: readonly DayEvent['type'][] = [
+  'loads-changed',
+  'produce-added',
+  'measured',
+  'recipe-changed',
+  'pots-joined',
+];
 
 type Change = Extract<DayEvent, { type: 'loads-changed' }>;
 
 /**
  * The batches as they stand: loads changed on the day (more jars, fewer, a product dropped) as they were told last, fruit that
- * was added or stayed over at the gate, another card. A load that went into a canner stays, whoever dropped it and when; a batch of which no load is
+ * was added or stayed over at the gate, another card, two pots in one. A load that went into a canner stays, whoever dropped it and when; a batch of which no load is
  * left is gone, and its produce on hand again, and with it what was to be made of its pot. What is still to be processed goes by the table as it is now.
  */
 export function batchesNow(
@@ -39,17 +47,73 @@ function asTold(
   dayEvents: readonly DayEvent[],
   events: readonly KitchenEvent[],
 ): readonly Batch[] {
-  const told = new Map<string, DayEvent[]>();
-  for (const event of standing(dayEvents)) {
-    if (!OF_BATCHES.includes(event.type) || !('batchId' in event)) continue;
-    told.set(event.batchId, [...(told.get(event.batchId) ?? []), event]);
-  }
-  if (told.size === 0) return batches;
+  const told = standing(dayEvents).filter(({ type }) => OF_BATCHES.includes(type));
+  if (told.length === 0) return batches;
   const begun = new Set(events.flatMap(({ type, loadId }) => (type === 'load-started' ? [loadId] : [])));
-  return batches.flatMap((batch) => {
-    const own = told.get(batch.id);
-    return own ? batchNow(batch, own, begun) : [batch];
-  });
+  const pots = new Pots(batches, begun);
+  for (const event of told) {
+    if (event.type === 'pots-joined') pots.join(event.batchId, event.withId);
+    else if ('batchId' in event) pots.tell(event.batchId, event);
+  }
+  return pots.now();
+}
+
+/** Batches while one thing after the other is told of them: what is told of a pot before it is joined belongs to that pot. */
+class Pots {
+  private readonly batches: Map<string, Batch>;
+  private readonly told = new Map<string, DayEvent[]>();
+
+  constructor(
+    batches: readonly Batch[],
+    private readonly begun: ReadonlySet<string>,
+  ) {
+    this.batches = new Map(batches.map((batch) => [batch.id, batch]));
+  }
+
+  tell(batchId: string, event: DayEvent): void {
+    this.told.set(batchId, [...(this.told.get(batchId) ?? []), event]);
+  }
+
+  /** What cannot be joined stays as it is: whoever told it did not know what another screen had changed. */
+  join(potId: string, otherId: string): void {
+    const [pot] = this.stands(potId);
+    const [other] = this.stands(otherId);
+    if (!pot || !other || joinFault(pot, other) !== undefined) return;
+    this.settle(potId, joinedPots(pot, other));
+    this.batches.delete(otherId);
+    for (const child of [...this.batches.values()]) if (child.from?.batchId === otherId) this.bringAlong(child, potId);
+  }
+
+  now(): Batch[] {
+    return [...this.batches.keys()].flatMap((id) => this.stands(id));
+  }
+
+  /** What the second pot gives comes off the joined one: it goes with what that gives already. */
+  private bringAlong(child: Batch, potId: string): void {
+    const from = { ...(child.from as FromPot), batchId: potId };
+    const [own] = this.stands(child.id);
+    const host = [...this.batches.values()].find(
+      (each) => each.id !== child.id && each.from?.batchId === potId && each.from.kind === from.kind,
+    );
+    const [beside] = host ? this.stands(host.id) : [];
+    if (!own) return;
+    if (beside?.method !== own.method) return this.settle(child.id, { ...own, from });
+    this.settle(beside.id, joinedPots(beside, own));
+    this.batches.delete(child.id);
+  }
+
+  private stands(id: string): Batch[] {
+    const batch = this.batches.get(id);
+    const own = this.told.get(id);
+    if (!batch) return [];
+    return own ? batchNow(batch, own, this.begun) : [batch];
+  }
+
+  /** What was told so far is in it. */
+  private settle(id: string, batch: Batch): void {
+    this.batches.set(id, batch);
+    this.told.delete(id);
+  }
 }
 
 function batchNow(batch: Batch, told: readonly DayEvent[], begun: ReadonlySet<string>): Batch[] {
@@ -57,7 +121,8 @@ function batchNow(batch: Batch, told: readonly DayEvent[], begun: ReadonlySet<st
   const change = changes.at(-1);
   const loads = change ? loadsNow(batch, changes, change, begun) : batch.loads;
   if (loads.length === 0) return [];
-  return [{ ...withRecipe(batch, told), uses: usesNow(batch, told, loads, change?.produceUsed ?? 1), loads }];
+  const made = withRecipe(batch, told);
+  return [{ ...made, uses: usesNow(made, told, loads, change?.produceUsed ?? 1), loads }];
 }
 
 /**
@@ -75,7 +140,7 @@ function usesNow(batch: Batch, told: readonly DayEvent[], loads: Batch['loads'],
   const left = measuredNow(batch.id, told).flatMap(({ loadIds, left = [] }) =>
     left.map((use) => timesUse(use, -partOf(loadIds))),
   );
-  return summedUp([...batch.uses.map((use) => timesUse(use, part)), ...added, ...left]);
+  return sumUses([...batch.uses.map((use) => timesUse(use, part)), ...added, ...left]);
 }
 
 function loadsNow(batch: Batch, changes: readonly Change[], last: Change, begun: ReadonlySet<string>): Batch['loads'] {
@@ -91,31 +156,7 @@ function withoutThaw({ frozenKg: _, ...use }: PickUse): PickUse {
   return use;
 }
 
-/** One use for each pick, none below nothing. */
-function summedUp(uses: readonly PickUse[]): PickUse[] {
-  const all = new Map<string, PickUse>();
-  for (const use of uses) {
-    const { massKg = 0, softKg = 0, frozenKg = 0 } = all.get(use.pickId) ?? {};
-    const frozen = frozenKg + (use.frozenKg ?? 0);
-    const own = { ...use, massKg: use.massKg + massKg, softKg: use.softKg + softKg };
-    all.set(use.pickId, { ...own, ...(frozen !== 0 && { frozenKg: frozen }) });
-  }
-  return [...all.values()].map((use) => {
-    const massKg = Math.max(0, use.massKg);
-    const most = (kg: number) => Math.min(massKg, Math.max(0, kg));
-    return {
-      ...use,
-      massKg,
-      softKg: most(use.softKg),
-      ...(use.frozenKg !== undefined && { frozenKg: most(use.frozenKg) }),
-    };
-  });
-}
-
 function withRecipe(batch: Batch, told: readonly DayEvent[]): Batch {
   const change = told.findLast((event) => event.type === 'recipe-changed');
-  if (change?.type !== 'recipe-changed') return batch;
-  const { product, recipe, pack, processMinutes, pressurePsi } = change;
-  const { pressurePsi: _, without: __, ingredients: ___, ...own } = batch;
-  return { ...own, product, recipe, pack, processMinutes, ...(pressurePsi !== undefined && { pressurePsi }) };
+  return change?.type === 'recipe-changed' ? madeAs(batch, change) : batch;
 }

@@ -1,4 +1,8 @@
 import { type Batch, jarsOf, type PlannedLoad } from '../day/batch';
+import { type Progress } from '../day/restOfDay';
+import { batchesNow } from './batchesNow';
+import { AS_PLANNED } from './byTheTable';
+import { type DayEvent } from './dayEvent';
 import { type RestQuestion } from './solveRest';
 
 /** What can come in between on a preserving day. */
@@ -13,7 +17,14 @@ export type DayChange =
   | { readonly kind: 'canner-out'; readonly cannerId: string }
   | { readonly kind: 'canner-back'; readonly cannerId: string }
   /** The loads of a batch that have not gone in, as they are to be: more jars, fewer, or none. */
-  | { readonly kind: 'loads'; readonly batchId: string; readonly loads: readonly PlannedLoad[] };
+  | { readonly kind: 'loads'; readonly batchId: string; readonly loads: readonly PlannedLoad[] }
+  /** What is told of pots: another card, two in one; `over` are tasks that then count as done. */
+  | { readonly kind: 'pots'; readonly told: readonly PotsTold[]; readonly over: readonly string[] };
+
+/** A day's event about batches, before it has a time. */
+export type PotsTold = Told<Extract<DayEvent, { readonly type: 'recipe-changed' | 'loads-changed' | 'pots-joined' }>>;
+
+type Told<Event> = Event extends DayEvent ? Omit<Event, 'id' | 'day' | 'at'> : never;
 
 /** Part of a batch's produce that goes into its loads, when those that have not gone in are changed. */
 export function produceUsed(batch: Batch, begun: readonly PlannedLoad[], later: readonly PlannedLoad[]): number {
@@ -69,6 +80,17 @@ export function withChange(
         return loads.length === 0 ? [] : [{ ...batch, loads }];
       });
       return { ...rest, question: { ...question, batches } };
+    }
+    case 'pots': {
+      const events = change.told.map((told, i) => ({ ...told, id: `${i}`, day: '', at: i }) as DayEvent);
+      const batches = batchesNow(question.batches, events, [], AS_PLANNED);
+      const { nowMin } = progress;
+      const over = change.over.map((id): [string, Progress] => [
+        id,
+        { kind: 'done', startMin: nowMin, endMin: nowMin },
+      ]);
+      const of = new Map([...progress.of, ...over]);
+      return { ...rest, question: { ...question, batches, progress: { ...progress, of } } };
     }
   }
 }

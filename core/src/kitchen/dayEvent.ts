@@ -1,4 +1,5 @@
-import { type Batch, type PlannedLoad } from '../day/batch';
+import { type PlannedLoad } from '../day/batch';
+import { type OtherCard } from '../day/madeAs';
 import { type PickUse } from '../harvest/pick';
 import { type PotOutput } from '../recipe/potOutputs';
 import { inOrderOnce } from './kitchenEvent';
@@ -64,10 +65,9 @@ export type DayEvent = { readonly id: string; readonly day: string; readonly at:
   /** More fruit was taken when too little was measured, for one load or for all that have not gone in. */
   | { readonly type: 'produce-added'; readonly batchId: string; readonly loadId?: string; readonly use: PickUse }
   /** It is made by another card after all, with that card's own tested time. */
-  | ({ readonly type: 'recipe-changed'; readonly batchId: string } & Pick<
-      Batch,
-      'product' | 'pack' | 'processMinutes' | 'pressurePsi'
-    > & { readonly recipe: string })
+  | ({ readonly type: 'recipe-changed'; readonly batchId: string } & OtherCard)
+  /** The pot of another batch is poured into this one's: from now on they are one. */
+  | { readonly type: 'pots-joined'; readonly batchId: string; readonly withId: string }
   | { readonly type: 'order-taken'; readonly order: DayOrder }
   /** A better order was shown and refused: not shown again until something else has changed. */
   | { readonly type: 'order-kept'; readonly endAt: number }

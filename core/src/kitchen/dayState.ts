@@ -110,6 +110,7 @@ function step(state: DayState, event: DayEvent): DayState {
     case 'loads-changed':
     case 'produce-added':
     case 'recipe-changed':
+    case 'pots-joined':
     case 'taken-back':
       return state;
   }

@@ -1,4 +1,7 @@
 import { type Batch, cardOf, mainCropOf } from '../day/batch';
+import { type OtherCard } from '../day/madeAs';
+import { type Card } from '../handbook/cards/card';
+import { isOwnProduct } from '../handbook/ownIds';
 import { productRow } from '../handbook/products';
 import { usualPack } from '../handbook/usualPack';
 import { findProcess, type HouseholdPages } from '../process/findProcess';
@@ -9,21 +12,30 @@ import { cardForCrop } from '../yields/cardForCrop';
 /** Spreads that are set by a box, and what the same fruit makes without one. */
 const WITHOUT_PECTIN = { 'jam-with-pectin': 'jam-no-pectin', 'jelly-with-pectin': 'jelly-no-pectin' } as const;
 
-/** Another card for a batch, with its own tested time. */
-export type OtherCard = Pick<Batch, 'product' | 'pack' | 'processMinutes'> & { readonly recipe: string };
+/** A page of the household's own is a jelly where juice is measured, else a jam. */
+function withoutBox(product: Batch['product'], { steps }: Card) {
+  if (product in WITHOUT_PECTIN) return WITHOUT_PECTIN[product as keyof typeof WITHOUT_PECTIN];
+  if (!isOwnProduct(product)) return undefined;
+  return steps.some(({ step }) => step === 'measure-juice') ? 'jelly-no-pectin' : 'jam-no-pectin';
+}
 
 /**
  * What too little fruit for a box of pectin is made of instead: the fruit's own card without pectin, with its tested time in
  * the jars that are there.
  *
- * @returns undefined where the fruit has no such card, or nobody tested it in these jars
+ * @param begun loads that are in a canner or were: another card is one for the whole batch, and those jars are what they are
+ * @returns undefined where the fruit has no such card, nobody tested it in these jars, or one of its loads has begun
  */
-export function withoutPectin(batch: Batch, pages: HouseholdPages): OtherCard | undefined {
+export function withoutPectin(
+  batch: Batch,
+  pages: HouseholdPages,
+  begun: Pick<ReadonlySet<string>, 'has'> = new Set(),
+): OtherCard | undefined {
+  if (batch.loads.some(({ id }) => begun.has(id))) return undefined;
   const card = cardOf(batch);
   const crop = mainCropOf(batch);
-  const product =
-    batch.product in WITHOUT_PECTIN ? WITHOUT_PECTIN[batch.product as keyof typeof WITHOUT_PECTIN] : undefined;
-  const other = product && crop && card && setsByTheBox(card) ? cardForCrop(product, crop) : undefined;
+  const product = card && withoutBox(batch.product, card);
+  const other = product && crop && setsByTheBox(card) ? cardForCrop(product, crop) : undefined;
   if (!product || !other) return undefined;
   const { jar, method, altitudeFt } = batch;
   const pack = usualPack(productRow(product));

@@ -1,13 +1,14 @@
 import { isOwnProduct } from '../handbook/ownIds';
 import { produceRow, type ProduceId } from '../handbook/produce';
 import { type JarSize, quartsPerJar } from '../handbook/jars';
-import { allProducts, findProduct, type ProductRow } from '../handbook/products';
+import { allProducts, findProduct, type ProductId, type ProductRow } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
 import { type Range } from '../measure/range';
 import { potsFor, setsByTheBox } from '../recipe/pots';
 import { quartsOfBatch } from './cardForCrop';
 import { printedYield } from './printedYield';
 import { basisWords, type YieldBasis, type YieldRange, yieldRange } from './yieldRange';
+import { pickedPart } from './pickedKg';
 import { type LearnedYields } from './yieldModel';
 
 export type JarEstimate =
@@ -100,12 +101,21 @@ function quartsAt(row: ProductRow, crop: ProduceId, massKg: number, range: Yield
   if (!card) return { quarts: lb / lbPerQuart + lb * range.addedPerLb, usedKg: massKg };
   const printedLb = card.main.lbPerBatch;
   const { low, high } = quartsOfBatch(card);
-  const off = lbPerQuart / range.basis.printedLbPerQuart;
-  // Trimming decides how many cups there are; what is weighed whole gives more or fewer jars instead.
-  const lbPerBatch = card.byCups ? printedLb * off : printedLb;
-  const quartsEach = card.byCups ? Math.sqrt(low * high) : printedLb / lbPerQuart;
+  const lbPerBatch = printedLb * pickedPart(card, range, lbPerQuart);
+  // Whole batches fill what their page says; any other as much as this kitchen gets out of the pounds.
+  const isByPage = card.byCups && setsByTheBox(card.card);
+  const quartsEach = isByPage ? Math.sqrt(low * high) : lbPerBatch / lbPerQuart;
   const { pots, factor } = potsFor(card.card, lb / lbPerBatch);
   return { quarts: pots * factor * quartsEach, usedKg: pots * factor * lbPerBatch * KG_PER_LB, pots };
+}
+
+/** Quarts that one batch of a card gives in this kitchen against what its page says: less where the page promises too much. */
+export function givesOfPage(crop: ProduceId, product: ProductId, learned?: LearnedYields): number {
+  const range = yieldRange(product, crop, learned);
+  const card = printedYield(product, crop)?.card;
+  if (!range || !card || (card.byCups && setsByTheBox(card.card))) return 1;
+  const { printedLbPerQuart } = range.basis;
+  return (pickedPart(card, range, range.lbPerQuart.p50) * printedLbPerQuart) / range.lbPerQuart.p50;
 }
 
 /** How sure one wants to be that the produce does: eight chances in ten. */

@@ -4,7 +4,7 @@ import { type ProductId } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
 import { addedQuartsOf, type BatchRecord, lbPerQuartOf } from './batchRecord';
 import { dot } from '../measure/dot';
-import { type MixturePart, mixtureOf, NEGLIGIBLE_LOG } from './mixture';
+import { type MixturePart, mixtureOf, mixtureQuantile, NEGLIGIBLE_LOG } from './mixture';
 import { printedYield } from './printedYield';
 import { type Group, recipeOf, type Solved, solveGroups, type YieldSign } from './signGroups';
 import { BATCH_SPREADS, CROP, DEVIATIONS, HOUSEHOLD, productSpreadOf, RECIPE } from './yieldPrior';
@@ -13,11 +13,19 @@ import { BATCH_SPREADS, CROP, DEVIATIONS, HOUSEHOLD, productSpreadOf, RECIPE } f
 const KEPT_A_YEAR = 0.8;
 const YEAR_MS = 365.25 * 24 * 60 * 60_000;
 
+/** A product of no record. */
+const NEVER_MADE = 'own:never-made' as const;
+
 /** What the household's batches have taught about its yields. */
 export interface LearnedYields {
   readonly records: readonly BatchRecord[];
   /** Deviation of the next batch's pounds a quart from the printed ones, as a mixture on the log scale. */
   deviationOf(crop: ProduceId, product: ProductId): readonly MixturePart[];
+  /**
+   * Pounds as picked for what the handbook has from one, against that: the part of the deviation that all products of a crop
+   * share, as trimming and variety are. The rest is how far a recipe's page is off. The middle of what is known.
+   */
+  trimOf(crop: ProduceId): number;
   /** Quarts of water and sugar that are in the jars for each pound of produce: what was added before is added again. */
   addedOf(crop: ProduceId, product: ProductId): number;
 }
@@ -50,8 +58,15 @@ export function learnYields(records: readonly BatchRecord[], now: number): Learn
     return own;
   };
   const known = new Map<string, readonly MixturePart[]>();
+  const trims = new Map<ProduceId, number>();
   return {
     records: counted,
+    trimOf: (crop) => {
+      // What a product that nobody ever made would need.
+      const trim = trims.get(crop) ?? Math.exp(mixtureQuantile(model.deviationOf(crop, NEVER_MADE, 0), 0.5));
+      trims.set(crop, trim);
+      return trim;
+    },
     addedOf: (crop, product) => addedAgain(counted, { crop, product, now }),
     deviationOf: (crop, product) => {
       const spread = productSpreadOf({ product, crop });

@@ -27,6 +27,8 @@ export interface YieldRange {
   /** Pounds as picked for a quart of jar: one kitchen's next batch in ten needs less than p10. */
   readonly lbPerQuart: Range;
   readonly basis: YieldBasis;
+  /** Pounds as picked for a cup prepared, against the page's: what the products of the crop have in common. */
+  readonly trim: number;
   /** Quarts of water and sugar beside the produce, for each pound of it: as before. */
   readonly addedPerLb: number;
   /** Pounds a quart that the next batch needs at most with this chance. */
@@ -82,6 +84,7 @@ function workOut(product: ProductId, crop: ProduceId, learned: LearnedYields): Y
       otherBatchesOfCrop: ofCrop.length - own.length,
       ...(last && { last: { jars: last.jars, partJar: last.partJar, massKg: last.massKg } }),
     },
+    trim: isOwn ? 1 : learned.trimOf(crop),
     addedPerLb: learned.addedOf(crop, product),
     atMost,
   };

@@ -1,5 +1,6 @@
 import { type BackupData } from '@hoddle/contract/backup';
 import { type Batch } from '@hoddle/core/day/batch';
+import { madeAs } from '@hoddle/core/day/madeAs';
 import { layOwnPages } from '@hoddle/core/handbook/ownPages';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
@@ -12,7 +13,7 @@ import { recipeFaults } from '@hoddle/core/process/recipeFaults';
 import { ownPagesOf } from '@hoddle/core/recipe/own/pagesOf';
 import { isDeepStrictEqual } from 'node:util';
 import { Problem } from '../problem';
-import { holdAgainstHandbook, withCard } from '../routes/holdAgainstHandbook';
+import { holdAgainstHandbook } from '../routes/holdAgainstHandbook';
 import { storedLoads } from './storedLoads';
 
 /** What was accepted already. */
@@ -125,7 +126,7 @@ function holdTested(data: BackupData, here: Here): void {
     for (const event of data.dayEvents as DayEvent[]) {
       if (event.type !== 'recipe-changed' || accepted.some((own) => isDeepStrictEqual(own, event))) continue;
       const batch = batches.get(event.batchId);
-      if (batch) hold(withCard(batch, event));
+      if (batch) hold(madeAs(batch, event));
     }
   } finally {
     layOwnPages(ownPagesOf(here.recipes as OwnRecipe[]));

@@ -45,9 +45,11 @@ test('the demo household is one that the API would take, with the produce it is 
   ]);
   expect(pounds.sort()).toEqual([
     ['bean-snap', 'ripe', 9],
+    ['damson', 'ripe', 11],
     ['damson', 'ripe', 19],
     ['tomato-paste', 'ripe', 56],
     ['tomato-paste', 'soft', 12],
+    ['tomato-slicing', 'ripe', 40],
   ]);
 });
 

@@ -57,6 +57,13 @@ export function fennickHollow(now: Date): DemoHousehold {
       pick('tomato-paste', 68, 12, 'cool', demoNow - 40 * MINUTE),
       pick('damson', 28, 0, 'cool', demoNow - 3 * DAY),
       pick('bean-snap', 9, 0, 'refrigerator', demoNow - 4 * DAY),
+      // For sauce and thin juice; traded over the fence, since the holding grows paste tomatoes alone.
+      { ...pick('tomato-slicing', 40, 0, 'cool', demoNow - 14 * HOUR), source: 'given' },
+      {
+        ...pick('damson', 11, 0, 'freezer', demoNow - 9 * DAY),
+        id: idOf('frozen damsons'),
+        told: '2 gallon bags',
+      },
     ],
     lotChanges: seasons.lotChanges,
     ...demoGarden(),

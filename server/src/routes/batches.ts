@@ -6,6 +6,7 @@ import { holdsMixed } from '@hoddle/core/canner/holdsMixed';
 import { type Batch, type FromPot, isCanned, ofLoad, type PlannedLoad } from '@hoddle/core/day/batch';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { hostOf, sizesInCanner, together } from '@hoddle/core/day/sharedLoad';
+import { standing } from '@hoddle/core/kitchen/dayEvent';
 import { takenOffMl } from '@hoddle/core/kitchen/takenOff';
 import { mixedLoad } from '@hoddle/core/process/mixedLoad';
 import { insertParts } from '../db/insertParts';
@@ -32,10 +33,7 @@ export function batchesRoute(db: Database): Router {
       const { id } = req.params;
       await db.write(async (transaction) => {
         const { loads, uses, batches, events } = db.tables;
-        // What was to be made of its pot goes with it, unless that was taken off before.
-        const isTakenOff = takenOffMl(id, await readDayEvents(db, transaction)) !== undefined;
-        const others = isTakenOff ? [] : await readBatches(db, transaction);
-        const batchId = [id, ...others.filter(({ from }) => from?.batchId === id).map((own) => own.id)];
+        const batchId = await goesWith(db, id, transaction);
         const ids = (await loads.findAll({ where: { batchId }, transaction })).map((load) => load.get('id') as string);
         const begun = await events.count({ where: { loadId: ids }, transaction });
         if (begun > 0) throw new Problem(409, 'begun', 'A load of this batch is already in the canner, so it stays.');
@@ -47,10 +45,21 @@ export function batchesRoute(db: Database): Router {
     });
 }
 
-/** @throws Problem 422 where the pot that a batch begins with is not planned, or gives nothing of that kind */
+/** A batch, the pots that were poured into it, and what was to be made of theirs, unless that was taken off before. */
+async function goesWith(db: Database, id: string, transaction: Transaction): Promise<string[]> {
+  const told = standing(await readDayEvents(db, transaction));
+  const joined = told.flatMap((event) => (event.type === 'pots-joined' && event.batchId === id ? [event.withId] : []));
+  const pots = [id, ...joined].filter((pot) => takenOffMl(pot, told) === undefined);
+  const made = (await readBatches(db, transaction)).filter(({ from }) => from && pots.includes(from.batchId));
+  return [...new Set([id, ...joined, ...made.map((own) => own.id)])];
+}
+
+/** @throws Problem 422 where the pot that a batch begins with is not planned, or neither gives nor gave anything of that kind */
 async function holdPot(db: Database, { batchId, kind }: FromPot, transaction: Transaction): Promise<void> {
   const pot = (await readBatches(db, transaction)).find(({ id }) => id === batchId);
-  if (!pot?.gives?.includes(kind))
+  // Ladled off unplanned, it was told on the day.
+  const isTold = pot && takenOffMl(batchId, await readDayEvents(db, transaction)) !== undefined;
+  if (!isTold && !pot?.gives?.includes(kind))
     throw new Problem(422, 'no-output', 'The pot that this was to be made of is not planned any more.');
 }
 

@@ -1,8 +1,10 @@
 import { Router } from 'express';
-import { type Transaction } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import * as v from 'valibot';
 import { DayEventSchema } from '@hoddle/contract/dayEvent';
 import { type Batch } from '@hoddle/core/day/batch';
+import { joinFault } from '@hoddle/core/day/joinPots';
+import { madeAs } from '@hoddle/core/day/madeAs';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
 import { AS_PLANNED } from '@hoddle/core/kitchen/byTheTable';
@@ -17,13 +19,13 @@ import { readBatches, readBatchesNow, readDayEvents, readEvents, readPages } fro
 import { type Clock } from '../clock';
 import { Problem } from '../problem';
 import { loadRow } from '../db/rowForms';
-import { holdAgainstHandbook, holdSizes, withCard } from './holdAgainstHandbook';
+import { holdAgainstHandbook, holdSizes } from './holdAgainstHandbook';
 import { holdInOrder } from './holdInOrder';
 
 /**
  * `POST /api/kitchen/day-events`: what happened on a preserving day besides its loads. Every event is kept, since the fold
  * decides what it means; only loads that are changed must be those of a batch, fruit that is added must be there, what stays
- * over must have been taken, another card comes with its own tested time, a step that is begun now waits for those before it,
+ * over must have been taken, another card comes with its own tested time, pots are joined that are of one card, a step that is begun now waits for those before it,
  * and a day with a load still in its canner is not closed.
  */
 export function dayEventsRoute(db: Database, clock: Clock): Router {
@@ -38,6 +40,7 @@ export function dayEventsRoute(db: Database, clock: Clock): Router {
       if (added && event.type === 'produce-added') await holdOnHand(db, event, transaction);
       if (added && event.type === 'measured') await holdTaken(db, event, transaction);
       if (added && event.type === 'recipe-changed') await holdTested(db, event, pages, transaction);
+      if (added && event.type === 'pots-joined') await holdPots(db, event, transaction);
       if (added && event.type === 'day-closed') await holdOpen(db, event, transaction);
       return added;
     });
@@ -100,7 +103,11 @@ async function holdTaken(
   throw new Problem(409, 'not-taken', 'More stays over than this batch took of that produce.');
 }
 
-/** Another card comes with its own tested time, or not at all. @throws Problem 404 without the batch, 422 where it does not */
+/**
+ * Another card comes with its own tested time, and before any jar of the batch is in a canner, or not at all.
+ *
+ * @throws Problem 404 without the batch, 422 where it does not
+ */
 async function holdTested(
   db: Database,
   event: Extract<DayEvent, { type: 'recipe-changed' }>,
@@ -109,7 +116,31 @@ async function holdTested(
 ): Promise<void> {
   const batch = (await readBatches(db, transaction)).find(({ id }) => id === event.batchId);
   if (!batch) throw new Problem(404, 'no-batch', 'There is no such batch.');
-  holdAgainstHandbook(withCard(batch, event), pages);
+  const begun = await db.tables.events.count({
+    where: { loadId: batch.loads.map(({ id }) => id), type: 'load-started', at: { [Op.lt]: event.at } },
+    transaction,
+  });
+  if (begun > 0)
+    throw new Problem(422, 'begun', 'Jars of it are in a canner already, or were: they are what they are.');
+  holdAgainstHandbook(madeAs(batch, event), pages);
+}
+
+/** @throws Problem 404 without both batches, 422 where they are not two pots of one card that jars have yet to be filled from */
+async function holdPots(
+  db: Database,
+  { id, batchId, withId }: Extract<DayEvent, { type: 'pots-joined' }>,
+  transaction: Transaction,
+): Promise<void> {
+  const told = (await readDayEvents(db, transaction)).filter((event) => event.id !== id);
+  const events = await readEvents(db, transaction);
+  const batches = batchesNow(await readBatches(db, transaction), told, events, AS_PLANNED);
+  const [pot, other] = [batchId, withId].map((own) => batches.find((batch) => batch.id === own));
+  if (!pot || !other) throw new Problem(404, 'no-batch', 'There is no such batch.');
+  const fault = joinFault(pot, other);
+  if (fault !== undefined) throw new Problem(422, 'two-pots', fault);
+  const begun = new Set(events.flatMap(({ type, loadId }) => (type === 'load-started' ? [loadId] : [])));
+  if ([...pot.loads, ...other.loads].some((load) => begun.has(load.id)))
+    throw new Problem(422, 'two-pots', 'Jars of them are in a canner already: they are not joined any more.');
 }
 
 /** @throws Problem 422 while a load of the day stands in a canner */

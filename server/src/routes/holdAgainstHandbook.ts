@@ -1,7 +1,6 @@
 import { type Batch, type CannedBatch, isCanned, ofLoad } from '@hoddle/core/day/batch';
 import { findCard, isOffered } from '@hoddle/core/handbook/cards';
 import { isOwnProduct } from '@hoddle/core/handbook/ownIds';
-import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { changesOfBatch } from '@hoddle/core/process/changesOfBatch';
 import { findProcess, type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { outputRule, outputsOf } from '@hoddle/core/recipe/potOutputs';
@@ -61,11 +60,4 @@ function holdAgainstPots({ product, gives = [], from, uses }: Batch): void {
   if (outputRule(from.kind).feeds !== product)
     throw new Problem(422, 'no-output', 'What comes off that pot is tested as another product.');
   if (uses.length > 0) throw new Problem(422, 'no-output', 'What begins with another pot takes no produce of its own.');
-}
-
-/** A batch with another card, as it was changed on the day: what was told of the first one's pot counts no more. */
-export function withCard(batch: Batch, event: Extract<DayEvent, { type: 'recipe-changed' }>): Batch {
-  const { pressurePsi: _, ingredients: __, ...own } = batch;
-  const { product, recipe, pack, processMinutes, pressurePsi } = event;
-  return { ...own, product, recipe, pack, processMinutes, ...(pressurePsi !== undefined && { pressurePsi }) };
 }

@@ -28,7 +28,7 @@ import { Heading, Words } from '@/ui/Words';
 import { PLACE_NAMES } from './keepingWords';
 
 /** What a batch leaves behind: kept with a weight, a place and a fuse, or gone with one tap. */
-export function LeftScreen({ batchId, amount }: { batchId: string; amount: string }) {
+export function LeftScreen({ batchId, amount, first }: { batchId: string; amount: string; first?: LeftKind }) {
   const batch = useHousehold().batches.find(({ id }) => id === batchId);
   const crop = findProduce((batch && mainCropOf(batch)) ?? '')?.crop;
   if (!batch || !crop) {
@@ -38,12 +38,12 @@ export function LeftScreen({ batchId, amount }: { batchId: string; amount: strin
       </Screen>
     );
   }
-  return <Left batch={batch} crop={crop} amount={amount} />;
+  return <Left batch={batch} crop={crop} amount={amount} {...(first && { first })} />;
 }
 
 type Where = Place | 'fed' | 'composted';
 
-function Left({ batch, crop, amount }: { batch: Batch; crop: ProduceId; amount: string }) {
+function Left({ batch, crop, amount, first }: { batch: Batch; crop: ProduceId; amount: string; first?: LeftKind }) {
   const router = useRouter();
   const enter = useHouseholdStore((store) => store.enter);
   const isMetric = useUnits() === 'metric';
@@ -53,7 +53,7 @@ function Left({ batch, crop, amount }: { batch: Batch; crop: ProduceId; amount: 
     ...(frozenPart(batch) > 0 ? (['juice'] as const) : []),
     ...(card ? trimmingsOf(card) : []),
   ];
-  const [kind, setKind] = useState<LeftKind>(likely[0] ?? 'peels-and-cores');
+  const [kind, setKind] = useState<LeftKind>(first ?? likely[0] ?? 'peels-and-cores');
   const [typed, setTyped] = useState(amount);
   const [slip, setSlip] = useState<string>();
   const bare = isLiquid(kind) ? (isMetric ? 'l' : 'quart') : isMetric ? 'kg' : 'lb';

@@ -1,4 +1,4 @@
-import { type Batch, type PlannedLoad, jarCounts, nameOf, ofLoad } from '@hoddle/core/day/batch';
+import { type Batch, type PlannedLoad, jarCounts, ofLoad } from '@hoddle/core/day/batch';
 import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { type DayChange, withChange } from '@hoddle/core/kitchen/dayChange';
@@ -9,10 +9,12 @@ import { type Day, type LiveDay, useDay } from '@/features/day/useDay';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { clockTime, minuteOfDay } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
+import { BecomesPart } from './BecomesPart';
 import { KitchenFrame } from './KitchenFrame';
 import { KitchenKey } from './KitchenKey';
 import { LoadsChange } from './LoadsChange';
 import { OfferPart } from './OfferPart';
+import { potName, PotsPart } from './PotsPart';
 
 /** Something came in between: what it does to the rest of the day is shown first, and can be refused. */
 export function ChangeScreen() {
@@ -46,6 +48,7 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
   const now = useNow(60_000);
   const [chosen, setChosen] = useState<Chosen>();
   const [open, setOpen] = useState<{ id: string; jar: JarSize }>();
+  const [other, setOther] = useState<string>();
   const { cooks } = household.kitchen;
   const choose = (words: string, change: DayChange) => setChosen({ words, change });
   if (chosen) {
@@ -62,6 +65,21 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
     );
   }
   const later = (batch: Batch) => batch.loads.filter((load) => isLater(load, day));
+  const becoming = day.batches.find(({ id }) => id === other);
+  if (becoming) {
+    return (
+      <BecomesPart
+        day={day}
+        live={live}
+        batch={becoming}
+        onChoose={(words, change) => {
+          setOther(undefined);
+          choose(words, change);
+        }}
+        onBack={() => setOther(undefined)}
+      />
+    );
+  }
   if (open) {
     const batch = day.batches.find(({ id }) => id === open.id);
     if (!batch) return null;
@@ -118,10 +136,11 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
           <KitchenKey
             key={`left ${batch.id}`}
             look="outline"
-            words={`Something is left over: ${nameOf(batch).toLowerCase()}`}
+            words={`Something is left over: ${potName(batch, day.batches)}`}
             onPress={() => router.navigate({ pathname: '/harvest/left', params: { batch: batch.id } })}
           />
         ))}
+      <PotsPart day={day} live={live} onChoose={choose} onOther={setOther} />
       {used.map(({ id, name }) => (
         <KitchenKey
           key={id}
@@ -143,7 +162,7 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
       {day.batches
         .filter((batch) => later(batch).length > 0)
         .map((batch) => {
-          const name = nameOf(batch).toLowerCase();
+          const name = potName(batch, day.batches);
           return (
             <View key={batch.id} className="gap-3">
               {jarCounts({ jar: batch.jar, loads: later(batch) }).map(({ jar }, _, all) => (

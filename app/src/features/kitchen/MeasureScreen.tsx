@@ -4,6 +4,7 @@ import { countJars } from '@hoddle/core/handbook/jars';
 import { atTheGate } from '@hoddle/core/kitchen/atTheGate';
 import { withChange } from '@hoddle/core/kitchen/dayChange';
 import { gateLoads } from '@hoddle/core/kitchen/gateLoads';
+import { unitWords } from '@hoddle/core/measure/amount';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { measuredPart } from '@hoddle/core/recipe/cardCrops';
 import { outputAt } from '@hoddle/core/recipe/potOutputs';
@@ -98,6 +99,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
   const { gate, left = [] } = at ?? {};
   const jars = at?.jars ?? jarsMeant;
   const unit = main?.unit === 'lb' ? 'lb' : 'cups';
+  const counted = (value: number) => `${printFraction(value, 4)} ${unitWords(value, main?.unit ?? 'cup')}`;
   const toldFor = (loads: readonly PlannedLoad[]): DayTold[] => {
     const loadIds = own && { loadIds: (loads.length > 0 ? loads : own).map(({ id }) => id) };
     return [
@@ -110,7 +112,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
   if (planned <= 0) return <BoiledAlready batch={batch} onGo={() => (tell({ type: 'step-done', taskId }), end())} />;
   if (offered) {
     const change = { kind: 'loads', batchId: batch.id, loads: offered } as const;
-    const words = `${printFraction(amount, 4)} ${unit}: ${countJars(jars, batch.jar)} instead of ${jarsMeant}`;
+    const words = `${counted(amount)}: ${countJars(jars, batch.jar)} instead of ${jarsMeant}`;
     return (
       <OfferPart
         day={day}
@@ -152,7 +154,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
       )}
       {gate?.kind === 'wait' && (
         <Words role="alert" size="lead" weight={700} tone="milk">
-          {printFraction(gate.missing, 4)} {unit} missing: a box of pectin sets one whole batch, never a part of one.
+          {counted(gate.missing)} missing: a box of pectin sets one whole batch, never a part of one.
         </Words>
       )}
       {amount < plannedAmount - 0.1 && main && (

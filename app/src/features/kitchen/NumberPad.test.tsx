@@ -55,3 +55,14 @@ test('what is measured may be typed in another measure of its kind, and in no ot
   expect(told).not.toHaveBeenCalled();
   expect(screen.getByRole('alert')).toHaveTextContent('“3 lb” is not an amount of it.');
 });
+
+test.each([
+  [3.5, 'cup', '3 1/2'],
+  [0.25, undefined, '1/4'],
+  [3.3, 'cup', '3.3'],
+  [3.5, 'l', '3.5'],
+  [0, 'quart', '0'],
+] as const)('%d of %s stands there as its measure is marked', (value, of, shown) => {
+  render(<NumberPad label="Juice" value={value} unit="" step={0.5} {...(of && { of })} onChange={jest.fn()} />);
+  expect(typed()).toBe(shown);
+});

@@ -1,4 +1,5 @@
 import { type Unit } from '@hoddle/core/measure/amount';
+import { printFraction } from '@hoddle/core/measure/fraction';
 import { readIn } from '@hoddle/core/measure/readIn';
 import { readNumber } from '@hoddle/core/measure/readNumber';
 import { useState } from 'react';
@@ -21,7 +22,7 @@ interface NumberPadProps {
 /** A figure with a key on each side, for wet hands; or typed: 5 1/2 or 5,5. What cannot be stays typed and is told. */
 export function NumberPad({ label, value, unit, step, isWhole, of, onChange }: NumberPadProps) {
   const [typed, setTyped] = useState<string>();
-  const shown = Number.isInteger(value) ? String(value) : String(Math.round(value * 100) / 100);
+  const shown = figureOf(value, of);
   const fault = typed === undefined ? undefined : faultOf(typed, isWhole, of);
   const type = (text: string) => {
     setTyped(text);
@@ -66,6 +67,17 @@ export function NumberPad({ label, value, unit, step, isWhole, of, onChange }: N
       )}
     </View>
   );
+}
+
+const METRIC: readonly Unit[] = ['l', 'ml', 'kg', 'g'];
+/** Closer than this to an eighth it is that eighth. */
+const NEARLY = 0.02;
+
+/** "3 1/2", as cups and spoons are marked; "3.5" of litres, and of what is no eighth. */
+function figureOf(value: number, of: Unit | undefined): string {
+  const eighths = Math.round(value * 8) / 8;
+  const isEighths = Math.abs(value - eighths) < NEARLY && !(of && METRIC.includes(of));
+  return isEighths ? printFraction(eighths) : String(Math.round(value * 100) / 100);
 }
 
 /** A figure, or an amount told in the unit that is meant. */

@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { type Day, type LiveDay } from '@/features/day/useDay';
 import { solveInWorker } from '@/store/restStore';
-import { useHousehold } from '@/store/useHousehold';
+import { householdNow, useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
 import { KitchenKey } from './KitchenKey';
 import { orderWords } from './orderWords';
@@ -46,7 +46,7 @@ export function OfferPart({ day, live, words, change, asked, before = [], onTake
   const nameOf = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'another canner';
   const best = solved === undefined || solved === 'cutOff' ? undefined : solved.best;
   const take = () => {
-    for (const told of [...before, toldOf(change, day)]) tell(told);
+    for (const told of [...before, ...toldOf(change, day)]) tell(told);
     onTake?.();
     if (best) {
       const cannerOf = Object.fromEntries(best.cannerOf);
@@ -85,27 +85,27 @@ export function OfferPart({ day, live, words, change, asked, before = [], onTake
   );
 }
 
-function toldOf(change: DayChange, day: Day): DayTold {
+function toldOf(change: DayChange, day: Day): DayTold[] {
   switch (change.kind) {
     case 'cook-away':
-      return { type: 'cook-away', cook: change.cook, ...(change.until && { until: change.until.at }) };
+      return [{ type: 'cook-away', cook: change.cook, ...(change.until && { until: change.until.at }) }];
     case 'cook-back':
-      return { type: change.kind, cook: change.cook };
+      return [{ type: change.kind, cook: change.cook }];
     case 'canner-out':
     case 'canner-back':
-      return { type: change.kind, cannerId: change.cannerId };
+      return [{ type: change.kind, cannerId: change.cannerId }];
     case 'loads': {
       const { batchId, loads } = change;
       const batch = day.batches.find(({ id }) => id === batchId);
       const begun = batch?.loads.filter(({ id }) =>
         day.loads.some((load) => load.id === id && load.phase !== 'planned'),
       );
-      return {
-        type: 'loads-changed',
-        batchId,
-        loads,
-        produceUsed: batch && begun ? produceUsed(batch, begun, loads) : 1,
-      };
+      const used = batch && begun ? produceUsed(batch, begun, loads) : 1;
+      return [{ type: 'loads-changed', batchId, loads, produceUsed: used }];
+    }
+    case 'pots': {
+      const endedAt = householdNow();
+      return [...change.told, ...change.over.map((taskId): DayTold => ({ type: 'done-before', taskId, endedAt }))];
     }
   }
 }

@@ -32,7 +32,7 @@ export function ShortPart({ day, batch, loadId, missing, onAdded }: ShortPartPro
   const mass = useMassWords();
   const { picks } = useHousehold();
   const more = moreForBatch(batch, missing, useLots(), useLearned());
-  const other = withoutPectin(batch, usePages());
+  const other = withoutPectin(batch, usePages(), day.live?.progress.cannerOf);
   const crop = mainCropOf(batch);
   return (
     <View className="gap-3">

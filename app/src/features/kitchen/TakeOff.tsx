@@ -12,12 +12,11 @@ import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { type Day, type LiveDay } from '@/features/day/useDay';
 import { useHousehold } from '@/store/useHousehold';
-import { useUnits } from '@/store/useUnits';
 import { Words } from '@/ui/Words';
 import { isLater } from './ChangeScreen';
 import { KitchenKey } from './KitchenKey';
 import { useCapacity } from './LoadsChange';
-import { NumberPad } from './NumberPad';
+import { MeasuredOff, useVolume } from './MeasuredOff';
 import { OfferPart } from './OfferPart';
 import { type DayTold, useTellDay } from './useTellDay';
 
@@ -84,7 +83,7 @@ function IntoJars({ day, live, pot, second, kind, taskId }: TakeOffProps & { sec
     end();
   };
   return (
-    <Measured pot={pot} kind={kind} volume={volume}>
+    <MeasuredOff {...askedOf(pot, kind)} volume={volume}>
       <View role="status" className="gap-1">
         <Words size="head" weight={700} tone="milk">
           {jars === 0
@@ -100,7 +99,7 @@ function IntoJars({ day, live, pot, second, kind, taskId }: TakeOffProps & { sec
         )}
       </View>
       <KitchenKey look="milk" words={jars === planned ? 'As planned: go on' : 'See what it changes'} onPress={next} />
-    </Measured>
+    </MeasuredOff>
   );
 }
 
@@ -114,7 +113,7 @@ function AsItIs({ day, pot, kind, taskId }: Omit<TakeOffProps, 'live'>) {
   const likely = crop && thinJuiceQuarts(pot.product, crop, kg, batchRecords);
   const volume = useVolume((likely?.p50 ?? 1) * ML_PER_QUART);
   return (
-    <Measured pot={pot} kind={kind} volume={volume}>
+    <MeasuredOff {...askedOf(pot, kind)} volume={volume}>
       <Words size="lead" tone="milk-2">
         It is not planned as jars: use it today, or put it into the refrigerator within 2 hours.
       </Words>
@@ -127,50 +126,11 @@ function AsItIs({ day, pot, kind, taskId }: Omit<TakeOffProps, 'live'>) {
           router.navigate('/kitchen');
         }}
       />
-    </Measured>
+    </MeasuredOff>
   );
 }
 
-type Volume = ReturnType<typeof useVolume>;
-
-function Measured({
-  pot,
-  kind,
-  volume,
-  children,
-}: {
-  pot: Batch;
-  kind: PotOutput;
-  volume: Volume;
-  children: React.ReactNode;
-}) {
+function askedOf(pot: Batch, kind: PotOutput) {
   const { words } = outputRule(kind);
-  return (
-    <View className="w-full max-w-[640px] gap-4 px-4 pb-8">
-      <Words size="head" weight={700} tone="milk">
-        {nameOf(pot)}: how much {words} came off?
-      </Words>
-      <Words size="lead" tone="milk-2">
-        Through a strainer into a clean pot. It goes on hot.
-      </Words>
-      <NumberPad
-        label={`Measured ${words}`}
-        value={volume.amount}
-        unit={volume.unit}
-        step={0.5}
-        of={volume.of}
-        onChange={volume.setAmount}
-      />
-      {children}
-    </View>
-  );
-}
-
-/** A volume in the household's units, to the half of one. */
-function useVolume(firstMl: number) {
-  const isMetric = useUnits() === 'metric';
-  const perUnit = isMetric ? 1_000 : ML_PER_QUART;
-  const [amount, setAmount] = useState(() => Math.round((firstMl / perUnit) * 2) / 2);
-  const of = isMetric ? ('l' as const) : ('quart' as const);
-  return { amount, setAmount, of, ml: amount * perUnit, unit: isMetric ? 'litres' : amount === 1 ? 'quart' : 'quarts' };
+  return { title: `${nameOf(pot)}: how much ${words} came off?`, label: `Measured ${words}` };
 }

@@ -1,8 +1,10 @@
+import { THAW_COLD, THAW_COUNTER } from '@hoddle/core/day/daySequence';
 import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { type Alarm } from '@hoddle/core/kitchen/alarms';
 import { heldBackWords } from '@hoddle/core/kitchen/heldBackWords';
 import { type Doneness, readStep, stepClock } from '@hoddle/core/kitchen/stepClock';
 import { testedPart } from '@hoddle/core/kitchen/testedPart';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { type Day, type LiveDay } from '@/features/day/useDay';
@@ -22,6 +24,8 @@ const ASKED: Readonly<Record<Doneness, readonly [question: string, yes: string]>
   half: ['Is it down by half?', 'Down by half'],
 };
 
+const THAWS = [THAW_COLD, THAW_COUNTER];
+
 interface WaitRowProps {
   day: Day;
   live: LiveDay;
@@ -32,6 +36,7 @@ interface WaitRowProps {
 
 /** Something that passes by itself, a simmer, a soak, a drip: its clock, when to stir, and whether it is done. */
 export function WaitRow({ day, live, entry, alarm }: WaitRowProps) {
+  const router = useRouter();
   const tell = useTellDay(day.id);
   const { task } = entry;
   const clock = stepClock(task);
@@ -70,6 +75,16 @@ export function WaitRow({ day, live, entry, alarm }: WaitRowProps) {
         </Words>
       )}
       {!calls && <StepAmounts task={task} batch={day.batches.find(({ id }) => id === task.batchId)} />}
+      {own !== undefined && task.entry !== undefined && THAWS.includes(task.entry) && (
+        <KitchenKey
+          look="outline"
+          words="Its juice is kept"
+          note="what drains off is caught; it goes in with the fruit, or is kept"
+          onPress={() =>
+            router.navigate({ pathname: '/harvest/left', params: { batch: task.batchId ?? '', kind: 'juice' } })
+          }
+        />
+      )}
       {own === undefined && (
         <>
           <KitchenKey look="milk" words="Start its clock" onPress={start} />

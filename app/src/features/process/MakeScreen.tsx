@@ -1,7 +1,7 @@
 import { madeBefore, THAW_COLD, THAW_COUNTER } from '@hoddle/core/day/daySequence';
 import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
-import { JAR_SIZES, countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
+import { JAR_SIZES, countJars, countSizes, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
@@ -10,6 +10,7 @@ import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
 import { type Method, METHOD_WORDS } from '@hoddle/core/process/method';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { likelyWords } from '@hoddle/core/yields/spanWords';
+import { lastWords } from '@hoddle/core/yields/yieldRange';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { byCrop, type CropOnHand, lotKey, useLeftBehind, useLots } from '@/features/harvest/useOnHand';
@@ -19,7 +20,7 @@ import { RecipeSheet } from '@/features/recipe/RecipeSheet';
 import { sheetOfBatch } from '@/features/recipe/sheetOf';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
-import { useMassWords } from '@/store/useUnits';
+import { useMassWords, useUnits } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';
 import { clockTime, weekday } from '@/ui/clockWords';
 import { hueOfCrop } from '@/ui/colours';
@@ -77,6 +78,7 @@ export function MakeScreen(params: { crop: string; product: string; jar: string;
 function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductRow; firstJar: JarSize }) {
   const router = useRouter();
   const mass = useMassWords();
+  const units = useUnits();
   const wide = useIsWide();
   const enter = useHouseholdStore((store) => store.enter);
   const { household } = useHousehold();
@@ -121,11 +123,10 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
     <Screen
       station="plan"
       title={name}
-      note={
-        draft.range.p90 > 0
-          ? `From ${mass(item.massKg)}: ${likelyWords(draft.range, jar)}`
-          : `From ${mass(item.massKg)}`
-      }
+      note={[
+        `From ${mass(item.massKg)}${draft.range.p90 > 0 ? `: ${likelyWords(draft.range, jar)}` : ''}`,
+        ...(draft.lastTime ? [lastWords(draft.lastTime, units)] : []),
+      ].join('; ')}
       backTo={`/harvest/makes?crop=${item.crop}`}
       foot={ready ? <Key tall words={planWords(allWords(jars, jar, draft), draft.output)} onPress={plan} /> : undefined}
     >
@@ -196,7 +197,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                   lastLoad={last}
                   likely={draft.likelyBesides}
                 />
-                {short && !draft.besides.wanted && (
+                {short && draft.besides.parts.length === 0 && (
                   <OddJarsPart
                     {...short}
                     canner={canner}
@@ -269,12 +270,10 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
   );
 }
 
-/** "6 quarts and 4 pints". */
+/** "6 quarts, 4 pints and 3 half-pints". */
 function allWords(jars: number, jar: JarSize, { besides }: { besides: MoreJarsDraft }): string {
-  const { wanted, loads } = besides;
-  return wanted && loads.length > 0
-    ? `${countJars(jars, jar)} and ${countJars(wanted.jars, wanted.jar)}`
-    : countJars(jars, jar);
+  const more = besides.parts.flatMap((part) => (part.loads.length > 0 ? [{ jar: part.jar, count: part.jars }] : []));
+  return countSizes([{ jar, count: jars }, ...more]);
 }
 
 /** "Plan 12 pints", and what is made of the same pot. */

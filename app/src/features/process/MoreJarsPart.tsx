@@ -1,4 +1,4 @@
-import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
+import { JARS, type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { View } from 'react-native';
 import { CheckRow } from '@/ui/CheckRow';
 import { Choice } from '@/ui/Choice';
@@ -22,26 +22,44 @@ interface MoreJarsPartProps {
   likely: (jar: JarSize) => number;
 }
 
-/** Part of the pot in jars of another size: loads of their own by their own time, or with the others at the longest. */
+/** Part of the pot in jars of other sizes: loads of their own by their own time, or with the others at the longest. */
 export function MoreJarsPart({ draft, colours, first, lastLoad, likely }: MoreJarsPartProps) {
-  const { offered, wanted, loads, minutes, row } = draft;
-  const [next] = offered;
-  if (next === undefined) return null;
-  if (!wanted) {
-    const begin = () => draft.choose({ jar: next, jars: Math.max(1, likely(next)) });
-    return <Key look="quiet" words="Some in another size" onPress={begin} />;
-  }
-  const togetherMin = draft.togetherMin(lastLoad);
-  const { one, several } = JARS[wanted.jar];
+  const { left, parts, add } = draft;
+  const [next] = left;
+  return (
+    <>
+      {parts.map((part) => (
+        <OneSize key={part.jar} part={part} {...{ left, colours, first, lastLoad, likely }} />
+      ))}
+      {next !== undefined && (
+        <Key
+          look="quiet"
+          words={parts.length === 0 ? 'Some in another size' : 'Some in one size more'}
+          onPress={() => add(next, likely(next))}
+        />
+      )}
+    </>
+  );
+}
+
+interface OneSizeProps extends Omit<MoreJarsPartProps, 'draft'> {
+  part: MoreJarsDraft['parts'][number];
+  left: MoreJarsDraft['left'];
+}
+
+function OneSize({ part, left, colours, first, lastLoad, likely }: OneSizeProps) {
+  const { jar, jars, loads, minutes, row } = part;
+  const togetherMin = part.togetherMin(lastLoad);
+  const { one, several } = JARS[jar];
   return (
     <View className="gap-3 border-t-2 border-hair pt-3">
-      <Heading>From the same pot, in another size</Heading>
-      {offered.length > 1 && (
+      <Heading>From the same pot, in {several}</Heading>
+      {left.length > 0 && (
         <Choice
-          label="The other jar"
-          value={wanted.jar}
-          onChoose={(jar) => draft.choose({ jar, jars: Math.max(1, likely(jar)) })}
-          options={offered.map((size) => ({
+          label={`Instead of ${several}`}
+          value={jar}
+          onChoose={(other) => other !== jar && part.setJar(other, likely(other) + asMany(jars, jar, other))}
+          options={[jar, ...left].map((size) => ({
             value: size,
             words: JARS[size].several,
             drawing: <JarDrawing size={size} quartPx={28} look="planned" {...colours} />,
@@ -50,25 +68,30 @@ export function MoreJarsPart({ draft, colours, first, lastLoad, likely }: MoreJa
       )}
       <CountStepper
         label={`Besides, ${several} to fill`}
-        count={wanted.jars}
-        of={wanted.jars === 1 ? one : several}
+        count={jars}
+        of={jars === 1 ? one : several}
         least={1}
         most={MOST}
-        onCount={(jars) => draft.choose({ ...wanted, jars })}
+        onCount={part.setJars}
       />
       <Words>{loadsWords(loads, minutes)}</Words>
       {togetherMin !== undefined && (
         <CheckRow
           words={`The last ${loads.at(-1)} with the last ${lastLoad} ${JARS[first].several}`}
-          note={`one load less; all ${togetherMin} min, the longest time of both`}
-          checked={draft.isShared}
-          onPress={draft.flipShared}
+          note={`one load less; all ${togetherMin} min, the longest time of all`}
+          checked={part.isShared}
+          onPress={part.flipShared}
         />
       )}
-      {row?.kind === 'testedRow' && <DosePart row={row} jar={wanted.jar} jars={wanted.jars} />}
-      <Key look="quiet" words="All in one size after all" onPress={() => draft.choose(undefined)} />
+      {row.kind === 'testedRow' && <DosePart row={row} jar={jar} jars={jars} />}
+      <Key look="quiet" words={`No ${several} after all`} onPress={part.drop} />
     </View>
   );
+}
+
+/** Full jars of another size that hold as much. */
+function asMany(jars: number, of: JarSize, other: JarSize): number {
+  return Math.floor((jars * quartsPerJar(of)) / quartsPerJar(other) + 1e-6);
 }
 
 function loadsWords(loads: readonly number[], minutes: number | undefined): string {

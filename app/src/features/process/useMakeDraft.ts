@@ -122,6 +122,8 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     canner,
     capacity,
     range,
+    /** What its newest own batch gave. */
+    lastTime: estimate.kind === 'estimate' ? estimate.grounds.last : undefined,
     jars,
     loads,
     need,
@@ -129,7 +131,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     inAll,
     besides,
     /** So many of another size are likely left over from these. */
-    likelyBesides: (size: JarSize) => Math.floor(((range.p50 - jars) * quartsPerJar(jar)) / quartsPerJar(size) + 1e-6),
+    likelyBesides: (size: JarSize) => Math.floor(((range.p50 - inAll) * quartsPerJar(jar)) / quartsPerJar(size) + 1e-6),
     /** Of the main crop, what so many jars likely take beyond what is there. */
     moreKg: Math.max(0, need.likelyKg - item.massKg),
     usedKg: taken.mainKg,

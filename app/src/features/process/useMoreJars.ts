@@ -22,46 +22,66 @@ interface FirstSize {
   readonly sizes: readonly JarSize[];
 }
 
-/** Draft of jars of a second size that are filled from the same pot. */
+interface Chosen {
+  readonly jar: JarSize;
+  readonly jars: number;
+  readonly isShared: boolean;
+}
+
+/** Draft of jars of other sizes that are filled from the same pot, each size once. */
 export function useMoreJars({ product, jar: first, method, canner, sizes }: FirstSize) {
   const { household } = useHousehold();
   const pages = usePages();
-  const [chosen, setChosen] = useState<{ readonly jar: JarSize; readonly jars: number }>();
-  const [isShared, setShared] = useState(false);
+  const [chosen, setChosen] = useState<readonly Chosen[]>([]);
   const { altitudeFt, ownJars } = household;
   const asked = { product: product.product, pack: usualPack(product), method } as const;
   const rowOf = (jar: JarSize) => findTestedRow({ ...asked, jar }, pages);
-  const offered = sizes.filter((size) => size !== first && rowOf(size).kind === 'testedRow');
-  const wanted = chosen && offered.includes(chosen.jar) ? chosen : undefined;
+  const possible = sizes.filter((size) => size !== first && rowOf(size).kind === 'testedRow');
+  const wanted = chosen.filter(({ jar }) => possible.includes(jar));
   const minutesOf = (jar: JarSize) => {
     const answer = altitudeFt === null ? undefined : findProcess({ ...asked, jar, altitudeFt }, pages);
     return answer?.kind === 'tested' ? plannedProcess(answer).minutes : undefined;
   };
-  const capacity = canner && wanted ? capacityOf(canner, wanted.jar, { method, ownJars }) : undefined;
-  const loads = wanted && capacity?.kind === 'holds' ? splitLoads(wanted.jars, capacity.jars, 'full') : [];
-
-  /** The minutes that the last load of each would take together; undefined where they may not, or do not surely fit. */
-  const togetherMin = (lastLoad: number): number | undefined => {
-    const last = loads.at(-1);
-    if (!canner || !wanted || last === undefined) return undefined;
-    const sizes = [first, wanted.jar] as const;
-    return togetherMinutes({ product, method, sizes, jars: lastLoad + last }, canner, household, pages);
+  const loadsOf = ({ jar, jars }: Chosen) => {
+    const capacity = canner && capacityOf(canner, jar, { method, ownJars });
+    return capacity?.kind === 'holds' ? splitLoads(jars, capacity.jars, 'full') : [];
   };
+
+  /** The minutes that the last load of this size takes with the last of the first and of all that share it already. */
+  const togetherMin = (own: Chosen, lastLoad: number): number | undefined => {
+    const sharing = wanted.filter((each) => each.isShared || each.jar === own.jar);
+    const lasts = sharing.map((each) => loadsOf(each).at(-1) ?? 0);
+    if (!canner || lasts.includes(0)) return undefined;
+    const jars = lasts.reduce((sum, each) => sum + each, lastLoad);
+    const all = [first, ...sharing.map(({ jar }) => jar)];
+    return togetherMinutes({ product, method, sizes: all, jars }, canner, household, pages);
+  };
+  const change = (jar: JarSize, to: Chosen | undefined) =>
+    setChosen(wanted.flatMap((each) => (each.jar === jar ? (to ?? []) : each)));
   return {
-    offered,
-    wanted,
-    loads,
-    minutes: wanted && minutesOf(wanted.jar),
-    row: wanted && rowOf(wanted.jar),
-    quarts: wanted && loads.length > 0 ? wanted.jars * quartsPerJar(wanted.jar) : 0,
-    togetherMin,
-    isShared,
-    flipShared: () => setShared((before) => !before),
-    choose: setChosen,
-    more: (lastLoad: number): MoreJars | undefined =>
-      wanted && loads.length > 0
-        ? { jar: wanted.jar, loads, isShared: isShared && togetherMin(lastLoad) !== undefined }
-        : undefined,
+    /** Sizes that are none of them yet. */
+    left: possible.filter((size) => wanted.every(({ jar }) => jar !== size)),
+    add: (jar: JarSize, jars: number) => setChosen([...wanted, { jar, jars: Math.max(1, jars), isShared: false }]),
+    parts: wanted.map((own) => ({
+      jar: own.jar,
+      jars: own.jars,
+      loads: loadsOf(own),
+      minutes: minutesOf(own.jar),
+      row: rowOf(own.jar),
+      isShared: own.isShared,
+      togetherMin: (lastLoad: number) => togetherMin(own, lastLoad),
+      setJars: (jars: number) => change(own.jar, { ...own, jars }),
+      setJar: (jar: JarSize, jars: number) => change(own.jar, { ...own, jar, jars: Math.max(1, jars) }),
+      flipShared: () => change(own.jar, { ...own, isShared: !own.isShared }),
+      drop: () => change(own.jar, undefined),
+    })),
+    quarts: wanted.reduce((sum, own) => sum + (loadsOf(own).length > 0 ? own.jars * quartsPerJar(own.jar) : 0), 0),
+    more: (lastLoad: number): MoreJars[] =>
+      wanted.map((own) => ({
+        jar: own.jar,
+        loads: loadsOf(own),
+        isShared: own.isShared && togetherMin(own, lastLoad) !== undefined,
+      })),
   };
 }
 

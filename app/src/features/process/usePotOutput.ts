@@ -1,8 +1,6 @@
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
-import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
-import { cannerBeside } from '@hoddle/core/canner/widestCanner';
 import { type Batch } from '@hoddle/core/day/batch';
-import { batchFromPot } from '@hoddle/core/day/batchFromPot';
+import { batchFromPot, wayBeside } from '@hoddle/core/day/batchFromPot';
 import { type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
 import { productRow } from '@hoddle/core/handbook/products';
@@ -33,12 +31,10 @@ export function usePotOutput(pot: DraftPot) {
   const quarts = rule && thinJuiceQuarts(pot.product, pot.crop, pot.likelyKg, batchRecords);
   if (!rule || !quarts) return undefined;
   const product = productRow(rule.feeds);
-  const method = firstWay(waysToProcess(household, product, jar, pages));
-  const { canner, capacity } = cannerBeside(household, pot.cannerId, jar, method);
+  const { method, canner, holds } = wayBeside(rule.kind, jar, pot.cannerId, household, pages);
   const full = (of: number) => Math.floor(of / quartsPerJar(jar) + 1e-6);
   const range = { p10: full(quarts.p10), p50: full(quarts.p50), p90: full(quarts.p90) };
   const jars = asked ?? range.p50;
-  const holds = capacity?.kind === 'holds' ? capacity.jars : undefined;
   const loads = holds !== undefined && jars > 0 ? splitLoads(jars, holds, 'full') : [];
   return {
     rule,
