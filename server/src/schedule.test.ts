@@ -31,6 +31,22 @@ test('a day goes round a closed time, and parts of minutes stay what they are', 
   expect(body).toMatchObject({ makespan: 24.5, proven: true });
 });
 
+test('a load goes into the machine in which it is over first, and the decision is told', async () => {
+  const resources = [hands, { id: 'pot', capacity: 1 }, { id: 'pan', capacity: 1 }];
+  const run = (id: string) => ({
+    ...{ id, minutes: 0, needs: {} },
+    modes: [
+      { when: `${id} in pot`, minutes: 40, needs: { pot: 1 } },
+      { when: `${id} in pan`, minutes: 50, needs: { pan: 1 } },
+    ],
+  });
+  const absent = task('skim', 15, { presence: 'skimmed' });
+  const { body } = await ask({ resources, tasks: [run('a'), run('b'), absent], clauses: [['!skimmed']] });
+  expect(body).toMatchObject({ makespan: 50, proven: true });
+  expect(Object.values(body.decisions).filter(Boolean)).toHaveLength(2);
+  expect(body.tasks.map(({ id }: { id: string }) => id).sort()).toEqual(['a', 'b']);
+});
+
 test('nothing to do is done at once', async () => {
   const { body } = await ask({ resources: [], tasks: [] });
   expect(body).toEqual({ tasks: [], makespan: 0, lowerBound: 0, proven: true });

@@ -6,7 +6,7 @@ import {
   type ScheduledTask,
   WATCH,
 } from '../../src/day/dayProblem';
-import { type SearchResource } from '../../src/day/search/scheduleProblem';
+import { type SearchResource } from '../../src/scheduling/scheduleProblem';
 import { type Chance } from '../chance';
 
 /** Longer than this nobody works on at night: what is left waits for the morning. */

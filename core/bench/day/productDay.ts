@@ -4,7 +4,7 @@ import { dayOf } from '../../src/day/dayOf';
 import { scheduleProblemOf } from '../../src/day/dayProblem';
 import { USUAL_KITCHEN } from '../../src/day/kitchenSetup';
 import { type DayQuestion } from '../../src/day/questionOfDay';
-import { type ScheduleProblem } from '../../src/day/search/scheduleProblem';
+import { type ScheduleProblem } from '../../src/scheduling/scheduleProblem';
 import { CANNERS } from '../../src/handbook/canners';
 import { KG_PER_LB } from '../../src/measure/amount';
 

@@ -1,6 +1,6 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { type Lag, type ScheduleProblem, type SearchTask } from '../../src/day/search/scheduleProblem';
+import { type Lag, type ScheduleProblem, type SearchTask } from '../../src/scheduling/scheduleProblem';
 
 export interface DaySize {
   readonly loads: number;

@@ -1,6 +1,6 @@
 import { type ScheduleReply, type ScheduleRequest } from '@hoddle/contract/schedule';
-import { startSearch } from '@hoddle/core/day/search/searchSchedule';
-import { unmetRule } from '@hoddle/core/day/search/unmetRule';
+import { startSearch } from '@hoddle/core/scheduling/searchSchedule';
+import { unmetRule } from '@hoddle/core/scheduling/unmetRule';
 
 /** What a search came to: a schedule, a rule that cannot be met, or a request that makes no sense. */
 export type ScheduleAnswer =
@@ -19,10 +19,11 @@ export function scheduleAnswer({ seed, budgetMs, ...problem }: ScheduleRequest):
     const search = startSearch(problem, { seed });
     if (search.kind === 'ruleNotMet') return search;
     while (!search.state.proven && !search.state.impossible && performance.now() < until) search.step(NODES_A_LOOK);
-    const { tasks, makespan, lowerBound, proven, impossible } = search.state;
+    const { tasks, decisions, makespan, lowerBound, proven, impossible } = search.state;
     if (impossible) return unmetRule(problem);
     if (!tasks || makespan === undefined) return { kind: 'notFound' };
-    return { kind: 'schedule', reply: { tasks: [...tasks], makespan, lowerBound, proven } };
+    const made = decisions && decisions.size > 0 ? { decisions: Object.fromEntries(decisions) } : {};
+    return { kind: 'schedule', reply: { tasks: [...tasks], ...made, makespan, lowerBound, proven } };
   } catch (error) {
     if (error instanceof RangeError) return { kind: 'senseless', sentence: error.message };
     throw error;

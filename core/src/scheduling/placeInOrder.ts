@@ -1,4 +1,5 @@
-import { openFrom, orderOf, type ReadLag, type ReadProblem } from './readProblem';
+import { openFrom } from './holes';
+import { orderOf, type ReadLag, type ReadProblem } from './readProblem';
 
 /** How often a block is begun anew because what follows in it could not follow soon enough. */
 const MOST_TRIES = 300;

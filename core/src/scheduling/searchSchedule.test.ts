@@ -1,9 +1,9 @@
 import loadHighs from 'highs';
-import { brokenRules } from '../../../bench/day/brokenRules';
-import { FT06, jobShop } from '../../../bench/day/jobShops';
-import { randomProblem } from '../../../bench/day/randomProblem';
-import { simulatedDay } from '../../../bench/day/simulatedDay';
-import { timeIndexedModel } from '../../../bench/day/timeIndexedModel';
+import { brokenRules } from '../../bench/scheduling/brokenRules';
+import { FT06, jobShop } from '../../bench/scheduling/jobShops';
+import { randomProblem } from '../../bench/scheduling/randomProblem';
+import { simulatedDay } from '../../bench/day/simulatedDay';
+import { timeIndexedModel } from '../../bench/scheduling/timeIndexedModel';
 import { type ScheduleProblem } from './scheduleProblem';
 import { startSearch, type SearchState } from './searchSchedule';
 import { unmetRule } from './unmetRule';

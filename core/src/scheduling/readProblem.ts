@@ -1,10 +1,22 @@
-import { type RuleNotMet, type ScheduleProblem, type SearchTask } from './scheduleProblem';
+import { closedTimesOf, holesOf, merged, openFrom } from './holes';
+import { literalsOf } from './literals';
+import { type Lag, type RuleNotMet, type ScheduleProblem, type SearchTask } from './scheduleProblem';
 
 /** A problem in whole numbers: tasks and resources by index, times in `1 / scale` minutes. */
 export interface ReadProblem {
   readonly scale: number;
   readonly ids: readonly string[];
+  /** Of a task with modes: the least of them. */
   readonly minutes: readonly number[];
+  /** Literal under which each task is there, as {@link Literals} numbers them; 0 for one that always is. */
+  readonly presence: readonly number[];
+  /** The ways to do each task; none for one that is done in one way alone. */
+  readonly modes: readonly (readonly ReadMode[])[];
+  /** Names of the Boolean decisions; what was added to tell two of them at once has none of the problem's. */
+  readonly literals: readonly string[];
+  /** The two that an added decision tells at once, by its number less 1. */
+  readonly conjunctions: ReadonlyMap<number, readonly [number, number]>;
+  readonly clauses: readonly (readonly number[])[];
   readonly resources: readonly ReadResource[];
   readonly lags: readonly ReadLag[];
   /** Starts at which a task would run across a closed time of what it needs: first and last, in order. */
@@ -12,6 +24,8 @@ export interface ReadProblem {
   /** Earliest and latest start by release, due time, closed times and lags alone. */
   readonly earliest: readonly number[];
   readonly latest: readonly number[];
+  /** Due times of tasks that are optional or have modes; Infinity for all others, whose latest start says it. */
+  readonly dues: readonly number[];
   /** Least time from a task's end to the end of all. */
   readonly tail: readonly number[];
   /** A schedule that breaks no rule need not be longer. */
@@ -23,11 +37,28 @@ export interface ReadResource {
   readonly capacity: number;
   readonly closed: readonly (readonly [from: number, to: number])[];
   readonly taken: readonly { readonly from: number; readonly to: number; readonly amount: number }[];
-  readonly users: readonly { readonly task: number; readonly amount: number }[];
+  readonly users: readonly ReadUser[];
 }
 
-/** start of `to` >= end of `from` + least, and <= end of `from` + most. */
+export interface ReadMode {
+  readonly when: number;
+  readonly minutes: number;
+}
+
+/** A task that holds some of a resource, for so long, where a literal holds (0: always). */
+export interface ReadUser {
+  readonly task: number;
+  readonly amount: number;
+  readonly minutes: number;
+  readonly when: number;
+}
+
+/**
+ * start of `to` >= end of `from` + least, and <= end of `from` + most, where the literal `when` holds (0: always). The end is
+ * meant with the minutes of the mode that is chosen.
+ */
 export interface ReadLag {
+  readonly when: number;
   readonly from: number;
   readonly to: number;
   readonly least: number;
@@ -61,20 +92,39 @@ export function readProblem(problem: ScheduleProblem): ReadProblem | RuleNotMet 
   );
   const scale = scaleOf(problem);
   const whole = (minutes: number) => Math.round(minutes * scale);
-  const minutes = tasks.map((task) => whole(task.minutes));
+  const literals = literalsOf(problem);
+  const presence = tasks.map((task) => literals.of(task.presence));
+  const modes = tasks.map((task) =>
+    (task.modes ?? []).map((mode): ReadMode => ({ when: literals.of(mode.when), minutes: whole(mode.minutes) })),
+  );
+  const minutes = tasks.map((task, i) =>
+    task.modes ? Math.min(...(modes[i] as ReadMode[]).map((mode) => mode.minutes)) : whole(task.minutes),
+  );
 
-  const users = problem.resources.map((): { task: number; amount: number }[] => []);
+  const users = problem.resources.map((): ReadUser[] => []);
   for (const [i, task] of tasks.entries()) {
-    for (const [id, amount] of Object.entries(task.needs)) {
-      const r = resourceIndex.get(id);
-      if (r === undefined) throw new RangeError(`task ${quote(task.id)} needs ${quote(id)}, which is no resource`);
-      const capacity = problem.resources[r]?.capacity ?? 0;
-      if (amount > capacity) {
-        return notMet(`${quote(task.id)} needs ${amount} of ${quote(id)}, and there are ${capacity}.`, [task.id]);
+    const ways = task.modes?.map((mode, m) => ({
+      needs: added(task.needs, mode.needs),
+      minutes: modes[i]?.[m]?.minutes ?? 0,
+      when: modes[i]?.[m]?.when ?? 0,
+    })) ?? [{ needs: task.needs, minutes: minutes[i] as number, when: presence[i] as number }];
+    for (const way of ways) {
+      for (const [id, amount] of Object.entries(way.needs)) {
+        const r = resourceIndex.get(id);
+        if (r === undefined) throw new RangeError(`task ${quote(task.id)} needs ${quote(id)}, which is no resource`);
+        const capacity = problem.resources[r]?.capacity ?? 0;
+        if (amount > capacity) {
+          if (way.when === 0) {
+            return notMet(`${quote(task.id)} needs ${amount} of ${quote(id)}, and there are ${capacity}.`, [task.id]);
+          }
+          literals.clauses.push([-way.when]);
+        } else if (amount > 0 && way.minutes > 0) {
+          users[r]?.push({ task: i, amount, minutes: way.minutes, when: way.when });
+        }
       }
-      if (amount > 0 && task.minutes > 0) users[r]?.push({ task: i, amount });
     }
   }
+  for (const [r, own] of users.entries()) users[r] = inAnyMode(own, modes, presence);
   const resources = problem.resources.map(({ id, capacity, closed = [], taken = [] }, r): ReadResource => ({
     id,
     capacity,
@@ -89,23 +139,36 @@ export function readProblem(problem: ScheduleProblem): ReadProblem | RuleNotMet 
 
   const lags: ReadLag[] = [];
   for (const [to, task] of tasks.entries()) {
-    for (const { task: id, minLag = 0, maxLag = Infinity } of task.after ?? []) {
+    for (const lag of task.after ?? []) {
+      const { task: id, minLag = 0, maxLag = Infinity } = lag;
       const from = indexOf.get(id);
       if (from === undefined) throw new RangeError(`task ${quote(task.id)} comes after ${quote(id)}, which is no task`);
+      const there = literals.both(presence[from] as number, presence[to] as number);
+      const when = literals.both(there, literals.of(lag.when));
+      if (minLag > maxLag && when !== 0) {
+        literals.clauses.push([-when]);
+        continue;
+      }
       if (minLag > maxLag) {
         return notMet(
           `${quote(task.id)} cannot start at least ${minLag} and at most ${maxLag} min after ${quote(id)}.`,
           [id, task.id],
         );
       }
-      lags.push({ from, to, least: whole(minLag), most: Number.isFinite(maxLag) ? whole(maxLag) : Infinity });
+      const offset = offsetOf(lag, from, to, { minutes, modes });
+      lags.push({
+        ...{ from, to, when, least: whole(minLag) + offset },
+        most: Number.isFinite(maxLag) ? whole(maxLag) + offset : Infinity,
+      });
     }
   }
-  const order = orderOf(tasks.length, lags);
+  // Under decisions tasks may wait for each other either way round.
+  const always = lags.filter(({ when }) => when === 0);
+  const order = orderOf(tasks.length, always);
   if (!order)
-    throw new RangeError(`tasks wait for each other in a circle: ${circleOf(tasks, lags).map(quote).join(', ')}`);
+    throw new RangeError(`tasks wait for each other in a circle: ${circleOf(tasks, always).map(quote).join(', ')}`);
 
-  const closedOf = closedTimesOf(tasks.length, resources);
+  const closedOf = closedTimesOf(tasks.length, resources, (task, id) => (tasks[task]?.needs[id] ?? 0) > 0);
   const holes = closedOf.map((closed, i) => holesOf(closed, minutes[i] as number));
   const release = tasks.map((task) => whole(task.release ?? 0));
   const lastClosed = Math.max(
@@ -115,18 +178,36 @@ export function readProblem(problem: ScheduleProblem): ReadProblem | RuleNotMet 
   );
   const longestLag = new Array<number>(tasks.length).fill(0);
   for (const { to, least } of lags) longestLag[to] = Math.max(longestLag[to] as number, least);
-  const horizon = lastClosed + sum(minutes) + sum(longestLag);
+  const longest = minutes.map((own, i) => Math.max(own, ...(modes[i] as ReadMode[]).map((mode) => mode.minutes)));
+  const horizon = lastClosed + sum(longest) + sum(longestLag);
   if (horizon > LARGEST) throw new RangeError('the tasks take longer than can be counted');
 
-  const tail = tailsOf(order, lags, minutes);
+  const tail = tailsOf(order, always, minutes);
   const latest = tasks.map((task, i) => {
     const byEnd = horizon - (tail[i] as number);
-    return Math.min(byEnd, task.due === undefined ? Infinity : Math.floor(task.due * scale)) - (minutes[i] as number);
+    const due = task.due === undefined || task.presence !== undefined ? Infinity : Math.floor(task.due * scale);
+    return Math.min(byEnd, due) - (minutes[i] as number);
   });
   const earliest = [...release];
-  const contradiction = spread({ ids: tasks.map(({ id }) => id), minutes, lags, holes, earliest, latest, tasks });
+  const ids = tasks.map(({ id }) => id);
+  const contradiction = spread({ ids, minutes, lags: always, holes, earliest, latest, tasks });
   if (contradiction) return contradiction;
-  return { scale, ids: tasks.map(({ id }) => id), minutes, resources, lags, holes, earliest, latest, tail, horizon };
+  const dues = tasks.map(({ due, presence: optional, modes: own }) =>
+    due === undefined || (optional === undefined && own === undefined) ? Infinity : Math.floor(due * scale),
+  );
+  return {
+    ...{
+      scale,
+      ids,
+      minutes,
+      presence,
+      modes,
+      literals: literals.names,
+      clauses: literals.clauses,
+      conjunctions: literals.conjoined,
+    },
+    ...{ resources, lags, holes, earliest, latest, dues, tail, horizon },
+  };
 }
 
 /** Earliest starts pushed on by lags and closed times until nothing moves; then the same for the latest ones. */
@@ -200,46 +281,38 @@ function spread(drawn: {
   return undefined;
 }
 
-/** The first start from a time on that runs across no closed time. */
-export function openFrom(start: number, holes: readonly (readonly [number, number])[]): number {
-  let at = start;
-  for (const [first, last] of holes) if (at >= first && at <= last) at = last + 1;
-  return at;
+/** What turns a lag between two starts or two ends into one from an end to a start. */
+function offsetOf(
+  { between = 'end-start' }: Lag,
+  from: number,
+  to: number,
+  { minutes, modes }: Pick<ReadProblem, 'minutes' | 'modes'>,
+): number {
+  if (between === 'end-start') return 0;
+  const task = between === 'start-start' ? from : to;
+  if ((modes[task]?.length ?? 0) > 0)
+    throw new RangeError(
+      `a lag between two ${between === 'end-end' ? 'ends' : 'starts'} cannot hang on a task with modes`,
+    );
+  return -(minutes[task] as number);
 }
 
-function closedTimesOf(count: number, resources: readonly ReadResource[]) {
-  const closed = Array.from({ length: count }, (): (readonly [number, number])[] => []);
-  for (const resource of resources) {
-    for (const { task, amount } of resource.users) {
-      const room = (part: { amount: number }) => resource.capacity - part.amount >= amount;
-      const full = resource.taken.filter((part) => !room(part)).map(({ from, to }) => [from, to] as const);
-      closed[task]?.push(...resource.closed, ...full);
-    }
-  }
-  return closed.map(merged);
+/** What a task holds alike in each of its modes it simply holds. */
+function inAnyMode(users: readonly ReadUser[], modes: ReadProblem['modes'], presence: readonly number[]): ReadUser[] {
+  const byTask = new Map<number, ReadUser[]>();
+  for (const user of users) byTask.set(user.task, [...(byTask.get(user.task) ?? []), user]);
+  return [...byTask].flatMap(([task, own]) => {
+    const [first] = own;
+    const isAlike = own.every(({ amount, minutes }) => amount === first?.amount && minutes === first.minutes);
+    const isAll = own.length === modes[task]?.length;
+    return first && isAlike && isAll ? [{ ...first, when: presence[task] as number }] : own;
+  });
 }
 
-function holesOf(closed: readonly (readonly [number, number])[], minutes: number): [number, number][] {
-  const holes: [number, number][] = [];
-  for (const [from, to] of closed) {
-    const first = Math.max(0, from - minutes + 1);
-    const last = to - 1;
-    const before = holes.at(-1);
-    if (before && first <= before[1] + 1) before[1] = Math.max(before[1], last);
-    else holes.push([first, last]);
-  }
-  return holes;
-}
-
-function merged(times: readonly (readonly [number, number])[]): [number, number][] {
-  const out: [number, number][] = [];
-  for (const [from, to] of [...times].sort((a, b) => a[0] - b[0])) {
-    if (to <= from) continue;
-    const before = out.at(-1);
-    if (before && from <= before[1]) before[1] = Math.max(before[1], to);
-    else out.push([from, to]);
-  }
-  return out;
+function added(a: SearchTask['needs'], b: SearchTask['needs']): Record<string, number> {
+  const all = { ...a };
+  for (const [id, amount] of Object.entries(b)) all[id] = (all[id] ?? 0) + amount;
+  return all;
 }
 
 /** Tasks with what they wait for first; undefined when some wait in a circle. */
@@ -291,8 +364,8 @@ function tailsOf(order: readonly number[], lags: readonly ReadLag[], minutes: re
 
 function scaleOf({ resources, tasks }: ScheduleProblem): number {
   const times = [
-    ...tasks.flatMap(({ minutes, release = 0, after = [] }) => [
-      minutes,
+    ...tasks.flatMap(({ minutes, release = 0, after = [], modes = [] }) => [
+      ...(modes.length > 0 ? modes.map((mode) => mode.minutes) : [minutes]),
       release,
       ...after.flatMap(({ minLag = 0, maxLag = 0 }) => [minLag, Number.isFinite(maxLag) ? maxLag : 0]),
     ]),
@@ -311,7 +384,11 @@ function checkNumbers({ resources, tasks }: ScheduleProblem): void {
   const check = (value: number, what: string) => {
     if (!(value >= 0) || value > LARGEST) throw new RangeError(`${what} must be 0 or more, got ${value}`);
   };
-  for (const { id, capacity, closed = [] } of resources) {
+  for (const { id, capacity, closed = [], taken = [] } of resources) {
+    for (const { from, to, amount } of taken) {
+      for (const each of [from, to, amount]) check(each, `what is taken of ${quote(id)}`);
+      if (to < from) throw new RangeError(`what is taken of ${quote(id)} ends before it begins: ${from} to ${to}`);
+    }
     check(capacity, `capacity of ${quote(id)}`);
     for (const [from, to] of closed) {
       check(from, `closed time of ${quote(id)}`);
@@ -319,17 +396,25 @@ function checkNumbers({ resources, tasks }: ScheduleProblem): void {
       if (to < from) throw new RangeError(`a closed time of ${quote(id)} ends before it begins: ${from} to ${to}`);
     }
   }
-  for (const { id, minutes, needs, after = [], release = 0, due = 0 } of tasks) {
+  for (const { id, minutes, needs, after = [], release = 0, due = 0, modes = [] } of tasks) {
     check(minutes, `minutes of ${quote(id)}`);
+    for (const mode of modes) {
+      check(mode.minutes, `minutes of ${quote(id)}`);
+      for (const [resource, amount] of Object.entries(mode.needs)) {
+        check(amount, `need of ${quote(resource)} in ${quote(id)}`);
+        if (!Number.isInteger(amount)) throw new RangeError(`need of ${quote(resource)} in ${quote(id)} must be whole`);
+      }
+    }
     check(release, `release of ${quote(id)}`);
     check(due, `due of ${quote(id)}`);
     for (const [resource, amount] of Object.entries(needs)) {
       check(amount, `need of ${quote(resource)} in ${quote(id)}`);
       if (!Number.isInteger(amount)) throw new RangeError(`need of ${quote(resource)} in ${quote(id)} must be whole`);
     }
-    for (const { minLag = 0, maxLag = 0 } of after) {
-      check(minLag, `minLag of ${quote(id)}`);
-      if (maxLag !== Infinity) check(maxLag, `maxLag of ${quote(id)}`);
+    for (const { minLag = 0, maxLag = 0, between = 'end-start' } of after) {
+      const sizeOf = (lag: number) => (between === 'end-start' ? lag : Math.abs(lag));
+      check(sizeOf(minLag), `minLag of ${quote(id)}`);
+      if (maxLag !== Infinity) check(sizeOf(maxLag), `maxLag of ${quote(id)}`);
     }
   }
 }

@@ -1,15 +1,18 @@
 import { type LearningSearch, type Propagator } from './learningSearch';
 
-/** A task that holds some of a resource: its start variable, how long, how much. */
+/** A task that holds some of a resource: its start variable, how long, how much, and the literal under which it does. */
 export interface Holding {
   readonly start: number;
   readonly minutes: number;
   readonly amount: number;
+  /** Side and bound of the literal; side -1 where it always holds. */
+  readonly side: number;
+  readonly bound: number;
 }
 
 /**
  * Never more of a resource held than there is, by its time-table: where a task must be running whatever happens, what it
- * holds is gone for the others. Source: Le Pape 1994; reasons as in Schutt, Feydy, Stuckey and Wallace 2011, taken over
+ * holds is gone for the others; what is optional counts once it is there. Source: Le Pape 1994; reasons as in Schutt, Feydy, Stuckey and Wallace 2011, taken over
  * the stretch that is pushed across.
  */
 export class Timetable implements Propagator {
@@ -24,7 +27,9 @@ export class Timetable implements Propagator {
     private readonly capacity: number,
     private readonly tasks: readonly Holding[],
   ) {
-    this.sides = tasks.flatMap(({ start }) => [2 * start, 2 * start + 1]);
+    this.sides = [
+      ...new Set(tasks.flatMap(({ start, side }) => [2 * start, 2 * start + 1, ...(side < 0 ? [] : [side])])),
+    ];
     this.from = new Int32Array(2 * tasks.length);
     this.to = new Int32Array(2 * tasks.length);
     this.held = new Int32Array(2 * tasks.length);
@@ -36,6 +41,10 @@ export class Timetable implements Propagator {
     if (this.stretches === 0) return true;
     for (const task of this.tasks) {
       const { at } = search.bounds;
+      if (task.side >= 0 && (at[task.side] as number) < task.bound) {
+        if (!this.leaveOut(search, task)) return false;
+        continue;
+      }
       const least = at[2 * task.start] as number;
       const most = -(at[2 * task.start + 1] as number);
       if (least === most) continue;
@@ -50,7 +59,8 @@ export class Timetable implements Propagator {
     const { events, tasks } = this;
     let count = 0;
     for (let k = 0; k < tasks.length; k++) {
-      const { start, minutes } = tasks[k] as Holding;
+      const { start, minutes, side, bound } = tasks[k] as Holding;
+      if (side >= 0 && (at[side] as number) < bound) continue;
       const from = -(at[2 * start + 1] as number);
       const to = (at[2 * start] as number) + minutes;
       if (from >= to) continue;
@@ -99,6 +109,7 @@ export class Timetable implements Propagator {
       const facing = Math.min(to - 1, least + minutes - 1);
       const facts = this.holders(search, facing, to, room + 1, task);
       facts.push(2 * start, facing - minutes + 1);
+      if (task.side >= 0) facts.push(task.side, task.bound);
       if (!search.conclude(2 * start, to, facts)) return false;
       least = at[2 * start] as number;
     }
@@ -121,8 +132,28 @@ export class Timetable implements Propagator {
       const facing = Math.max(from + 1, most + 1);
       const facts = this.holders(search, from, facing, room + 1, task);
       facts.push(2 * start + 1, 1 - facing);
+      if (task.side >= 0) facts.push(task.side, task.bound);
       if (!search.conclude(2 * start + 1, minutes - from, facts)) return false;
       most = -(at[2 * start + 1] as number);
+    }
+    return true;
+  }
+
+  /** What is open whether it runs here at all does not, where it would have to run across too much. */
+  private leaveOut(search: LearningSearch, task: Holding): boolean {
+    const { at } = search.bounds;
+    const { start, minutes, amount, side, bound } = task;
+    const from = -(at[2 * start + 1] as number);
+    const to = (at[2 * start] as number) + minutes;
+    if (from >= to || search.bounds.fails(side, bound)) return true;
+    const room = this.capacity - amount;
+    for (let s = this.firstAfter(from); s < this.stretches; s++) {
+      const begin = Math.max(from, this.from[s] as number);
+      if (begin >= to) break;
+      if ((this.held[s] as number) <= room) continue;
+      const facts = this.holders(search, begin, begin + 1, room + 1, task);
+      facts.push(2 * start, begin + 1 - minutes, 2 * start + 1, -begin);
+      return search.conclude(side ^ 1, 1 - bound, facts);
     }
     return true;
   }
@@ -146,10 +177,12 @@ export class Timetable implements Propagator {
     let sum = 0;
     for (let k = 0; k < this.tasks.length && sum < enough; k++) {
       const task = this.tasks[k] as Holding;
-      const { start, minutes, amount } = task;
+      const { start, minutes, amount, side, bound } = task;
+      if (side >= 0 && (at[side] as number) < bound) continue;
       if (task === without || -(at[2 * start + 1] as number) > from || (at[2 * start] as number) + minutes < to)
         continue;
       facts.push(2 * start, to - minutes, 2 * start + 1, -from);
+      if (side >= 0) facts.push(side, bound);
       sum += amount;
     }
     return facts;

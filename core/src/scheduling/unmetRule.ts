@@ -44,13 +44,14 @@ function rulesOf({ tasks, resources }: ScheduleProblem): Rule[] {
 }
 
 /** The problem with only these of its due times, longest lags and closed times. */
-function withRules({ tasks, resources }: ScheduleProblem, rules: readonly Rule[]): ScheduleProblem {
+function withRules({ tasks, resources, clauses }: ScheduleProblem, rules: readonly Rule[]): ScheduleProblem {
   const dues = new Set(rules.flatMap((rule) => (rule.kind === 'due' ? [rule.task] : [])));
   const lags = new Set(rules.flatMap((rule) => (rule.kind === 'maxLag' ? [`${rule.after}\n${rule.task}`] : [])));
   const closed = new Set(
     rules.flatMap((rule) => (rule.kind === 'closed' ? [`${rule.resource}\n${rule.from}\n${rule.to}`] : [])),
   );
   return {
+    ...(clauses && { clauses }),
     resources: resources.map((resource) => ({
       ...resource,
       closed: (resource.closed ?? []).filter(([from, to]) => closed.has(`${resource.id}\n${from}\n${to}`)),

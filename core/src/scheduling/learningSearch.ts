@@ -1,3 +1,4 @@
+import { ActivityHeap } from './activityHeap';
 import { Bounds } from './bounds';
 
 /** Why a bound rose. */
@@ -24,14 +25,18 @@ interface Clause {
   dropped: boolean;
 }
 
-/** at[to] >= at[from] + gap, as soon as its condition holds. */
-interface Link {
-  readonly from: number;
-  readonly to: number;
-  readonly gap: number;
-  /** Side and bound of the condition; -1 where it always holds. */
-  readonly ifSide: number;
-  readonly ifBound: number;
+/**
+ * Difference constraints: at[to] >= at[from] + gap, as soon as a condition holds (ifSide -1: always). In rows side by side, those
+ * that begin at one side one after the other: they are gone through at every turn of the search.
+ */
+interface Links {
+  readonly from: Int32Array;
+  readonly to: Int32Array;
+  readonly gap: Int32Array;
+  readonly ifSide: Int32Array;
+  readonly ifBound: Int32Array;
+  /** Where the rows of each side begin; one more for the end. */
+  readonly first: Int32Array;
 }
 
 /** A rule that looks at many variables at once; it raises bounds and says why. */
@@ -57,12 +62,17 @@ export type Choose = () => readonly [side: number, bound: number] | undefined;
 export class LearningSearch {
   readonly bounds: Bounds;
   readonly activity: Float64Array;
+  /** Variables that are decided in the order of their activity. */
+  readonly hottest: ActivityHeap;
   conflicts = 0;
+  /** Below the root the dearest rules are asked every so many times they could be. */
+  patience = 1;
   private bump = 1;
-  private readonly links: Link[] = [];
-  private readonly linksFrom: number[][];
+  /** Rows of five, as they are told: from, to, gap, ifSide, ifBound. */
+  private readonly told: number[] = [];
+  private links: Links | undefined;
   /** Links that wait for a condition, by the condition's side. */
-  private readonly linksIf: number[][];
+  private linksIf: Int32Array[] = [];
   /** Pairs (from, to): a bound in from <= at < to is raised to `to`. */
   private readonly holes: (number[] | undefined)[];
   private readonly watching: { clauses: Clause[]; bounds: number[] }[];
@@ -83,8 +93,8 @@ export class LearningSearch {
     this.bounds = new Bounds(least, most);
     const sides = 2 * least.length;
     this.activity = new Float64Array(least.length);
-    this.linksFrom = Array.from({ length: sides }, () => []);
-    this.linksIf = Array.from({ length: sides }, () => []);
+    this.hottest = new ActivityHeap(this.activity);
+    this.bounds.heap = this.hottest;
     this.holes = Array.from({ length: sides }, () => undefined);
     this.watching = Array.from({ length: sides }, () => ({ clauses: [], bounds: [] }));
     this.listeners = Array.from({ length: sides }, () => []);
@@ -94,14 +104,16 @@ export class LearningSearch {
 
   /** Rule: to >= from + gap between two variables, always or as soon as (ifSide >= ifBound). */
   addLink(fromVar: number, toVar: number, gap: number, ifSide = -1, ifBound = 0): void {
-    this.keepLink({ from: 2 * fromVar, to: 2 * toVar, gap, ifSide, ifBound });
-    this.keepLink({ from: 2 * toVar + 1, to: 2 * fromVar + 1, gap, ifSide, ifBound });
+    this.told.push(2 * fromVar, 2 * toVar, gap, ifSide, ifBound);
+    this.told.push(2 * toVar + 1, 2 * fromVar + 1, gap, ifSide, ifBound);
+    this.links = undefined;
   }
 
-  /** Rule: the variable is at none of the values from `first` to `last`. */
-  addHole(variable: number, first: number, last: number): void {
-    (this.holes[2 * variable] ??= []).push(first, last + 1);
-    (this.holes[2 * variable + 1] ??= []).push(-last, -first + 1);
+  /** Rule: the variable is at none of the values from `first` to `last` of each hole; in order, apart from each other. Told once. */
+  addHoles(variable: number, holes: readonly (readonly [first: number, last: number])[]): void {
+    if (holes.length === 0) return;
+    this.holes[2 * variable] = holes.flatMap(([first, last]) => [first, last + 1]);
+    this.holes[2 * variable + 1] = [...holes].reverse().flatMap(([first, last]) => [-last, -first + 1]);
   }
 
   addPropagator(propagator: Propagator): void {
@@ -133,14 +145,16 @@ export class LearningSearch {
   /**
    * Looks for values until all are decided, nothing is left, or so many conflicts are behind it.
    *
-   * @param assume a literal to be taken for true in this run; "impossible" then means under it, and its opposite is kept
+   * @param assumed literals (pairs of side and bound) to be taken for true in this run; "impossible" then means under them
    */
-  run(choose: Choose, conflictLimit: number, assume?: readonly [side: number, bound: number]): Outcome {
+  run(choose: Choose, conflictLimit: number, assumed: readonly number[] = []): Outcome {
     if (!this.settle()) return 'impossible';
     const stopAt = this.conflicts + conflictLimit;
     const { bounds } = this;
+    let told = 0;
     for (;;) {
       if (!this.propagate()) {
+        told = 0;
         this.conflicts++;
         if (!this.learn()) {
           this.broken = true;
@@ -154,15 +168,15 @@ export class LearningSearch {
         }
         continue;
       }
-      if (assume && !bounds.holds(assume[0], assume[1])) {
-        if (bounds.fails(assume[0], assume[1])) {
-          // What follows from nothing is at level 0; the assumption is the first thing ever decided.
-          return 'impossible';
-        }
-        this.decide(assume[0], assume[1]);
-        continue;
+      // Assumptions are the first things decided; what contradicts one follows from those before it.
+      let next: readonly [number, number] | undefined;
+      for (; told < assumed.length && !next; told += 2) {
+        const [side, bound] = [assumed[told] as number, assumed[told + 1] as number];
+        if (bounds.holds(side, bound)) continue;
+        if (bounds.fails(side, bound)) return 'impossible';
+        next = [side, bound];
       }
-      const next = choose();
+      next ??= choose();
       if (!next) return 'found';
       this.decide(next[0], next[1]);
     }
@@ -192,9 +206,17 @@ export class LearningSearch {
     return false;
   }
 
-  /** Adds a clause at level 0. */
+  /** Rule: at least one of the literals (pairs of side and bound) holds. Told at level 0. */
   addClause(literals: readonly number[]): void {
-    this.watch({ literals: Int32Array.from(literals), levels: 0, activity: 0, dropped: false });
+    const open: number[] = [];
+    for (let i = 0; i < literals.length; i += 2) {
+      const [side, bound] = [literals[i] as number, literals[i + 1] as number];
+      if (this.bounds.holds(side, bound)) return;
+      if (!this.bounds.fails(side, bound)) open.push(side, bound);
+    }
+    if (open.length === 0) this.broken = true;
+    else if (open.length === 2) this.bounds.raise(open[0] as number, open[1] as number, DECIDED, 0);
+    else this.watch({ literals: Int32Array.from(open), levels: 0, activity: 0, dropped: false });
   }
 
   private decide(side: number, bound: number): void {
@@ -202,10 +224,32 @@ export class LearningSearch {
     this.bounds.raise(side, bound, DECIDED, 0);
   }
 
-  private keepLink(link: Link): void {
-    const index = this.links.push(link) - 1;
-    this.linksFrom[link.from]?.push(index);
-    if (link.ifSide >= 0) this.linksIf[link.ifSide]?.push(index);
+  /** Puts the links in rows by the side they begin at. */
+  private linksInRows(): Links {
+    const { told } = this;
+    const count = told.length / 5;
+    const sides = this.listeners.length;
+    const first = new Int32Array(sides + 1);
+    for (let k = 0; k < count; k++) (first[(told[5 * k] as number) + 1] as number)++;
+    for (let side = 0; side < sides; side++) (first[side + 1] as number) += first[side] as number;
+    const next = first.slice();
+    const rows = () => new Int32Array(count);
+    const links = { from: rows(), to: rows(), gap: rows(), ifSide: rows(), ifBound: rows(), first };
+    const waiting = Array.from({ length: sides }, (): number[] => []);
+    for (let k = 0; k < count; k++) {
+      const from = told[5 * k] as number;
+      const row = (next[from] as number)++;
+      links.from[row] = from;
+      links.to[row] = told[5 * k + 1] as number;
+      links.gap[row] = told[5 * k + 2] as number;
+      const ifSide = (links.ifSide[row] = told[5 * k + 3] as number);
+      links.ifBound[row] = told[5 * k + 4] as number;
+      if (ifSide >= 0) waiting[ifSide]?.push(row);
+    }
+    this.linksIf = waiting.map((own) => Int32Array.from(own));
+    // Reasons are rows: whatever hung on the old ones is at the root by now.
+    this.links = links;
+    return links;
   }
 
   private note(facts: readonly number[]): number {
@@ -224,6 +268,7 @@ export class LearningSearch {
 
   private propagate(): boolean {
     const { bounds } = this;
+    this.links ??= this.linksInRows();
     for (;;) {
       while (this.head < bounds.length) {
         const t = this.head++;
@@ -244,25 +289,42 @@ export class LearningSearch {
     for (const p of this.listeners[side] as number[]) this.awake[p] = 1;
     const holes = this.holes[side];
     if (holes) {
-      for (let k = 0; k < holes.length; k += 2) {
-        const from = holes[k] as number;
-        const to = holes[k + 1] as number;
-        const now = bounds.at[side] as number;
-        if (now >= from && now < to && !this.conclude(side, to, [side, from])) return false;
+      // In order, and apart from each other: the last that begins by now.
+      const now = bounds.at[side] as number;
+      let low = 0;
+      let high = holes.length >> 1;
+      while (low < high) {
+        const mid = (low + high) >> 1;
+        if ((holes[2 * mid] as number) <= now) low = mid + 1;
+        else high = mid;
       }
+      const from = holes[2 * low - 2];
+      const to = holes[2 * low - 1];
+      if (from !== undefined && to !== undefined && now < to && !this.conclude(side, to, [side, from])) return false;
     }
-    for (const index of this.linksFrom[side] as number[]) {
-      if (!this.follow(index)) return false;
+    const links = this.links as Links;
+    const { to, gap, first } = links;
+    const { at } = bounds;
+    const end = first[side + 1] as number;
+    for (let row = first[side] as number; row < end; row++) {
+      const bound = (at[side] as number) + (gap[row] as number);
+      if ((at[to[row] as number] as number) < bound && !this.follow(links, row)) return false;
     }
-    for (const index of this.linksIf[side] as number[]) {
-      const link = this.links[index] as Link;
-      if (bounds.holds(side, link.ifBound) && !this.follow(index)) return false;
+    const waiting = this.linksIf[side] as Int32Array;
+    const now = at[side] as number;
+    for (let k = 0; k < waiting.length; k++) {
+      const row = waiting[k] as number;
+      if ((links.ifBound[row] as number) <= now && !this.follow(links, row)) return false;
     }
     return this.tellClauses(side);
   }
 
-  private follow(index: number): boolean {
-    const { from, to, gap, ifSide, ifBound } = this.links[index] as Link;
+  private follow(links: Links, row: number): boolean {
+    const from = links.from[row] as number;
+    const to = links.to[row] as number;
+    const gap = links.gap[row] as number;
+    const ifSide = links.ifSide[row] as number;
+    const ifBound = links.ifBound[row] as number;
     const { at } = this.bounds;
     const bound = (at[from] as number) + gap;
     if ((at[to] as number) >= bound) return true;
@@ -279,7 +341,7 @@ export class LearningSearch {
       if (ifSide >= 0) this.conflict.push(ifSide, ifBound);
       return false;
     }
-    this.bounds.raise(to, bound, BY_LINK, index);
+    this.bounds.raise(to, bound, BY_LINK, row);
     return true;
   }
 
@@ -385,9 +447,9 @@ export class LearningSearch {
     const reason = bounds.reason[t] as number;
     switch (bounds.reasonKind[t]) {
       case BY_LINK: {
-        const { from, gap, ifSide, ifBound } = this.links[reason] as Link;
-        to(from, bound - gap);
-        if (ifSide >= 0) to(ifSide, ifBound);
+        const { from, gap, ifSide, ifBound } = this.links as Links;
+        to(from[reason] as number, bound - (gap[reason] as number));
+        if ((ifSide[reason] as number) >= 0) to(ifSide[reason] as number, ifBound[reason] as number);
         return;
       }
       case BY_FACTS: {
@@ -510,6 +572,7 @@ export class LearningSearch {
 
   private heat(variable: number): void {
     const next = ((this.activity[variable] as number) += this.bump);
+    this.hottest.risen(variable);
     if (next < RESCALE_AT) return;
     for (let v = 0; v < this.activity.length; v++) (this.activity[v] as number) *= 1 / RESCALE_AT;
     for (const clause of this.learned) clause.activity /= RESCALE_AT;

@@ -15,6 +15,8 @@ export class Bounds {
   reasonKind = new Uint8Array(1024);
   reason = new Int32Array(1024);
   length = 0;
+  /** Told of each variable that is open again. */
+  heap: { back(variable: number): void } | undefined;
   /** Length of the trail where each level begins; level 0 holds whatever is decided. */
   readonly levels: number[] = [];
   private readonly last: Int32Array;
@@ -85,6 +87,7 @@ export class Bounds {
       const side = this.side[t] as number;
       this.at[side] = this.before[t] as number;
       this.last[side] = this.earlier[t] as number;
+      this.heap?.back(side >> 1);
     }
     this.length = keep;
     this.levels.length = level;

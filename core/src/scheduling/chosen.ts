@@ -1,0 +1,34 @@
+import { closedTimesOf, holesOf } from './holes';
+import { type ReadLag, type ReadProblem } from './readProblem';
+
+/**
+ * A problem with all its decisions made: modes are the tasks' own minutes and needs, what is absent takes no time and holds
+ * nothing, and only the lags that hold are left.
+ *
+ * @param holds whether decision k holds
+ */
+export function chosen(problem: ReadProblem, holds: readonly boolean[]): ReadProblem {
+  const isTrue = (literal: number) => literal === 0 || holds[Math.abs(literal) - 1] === literal > 0;
+  const isThere = problem.presence.map(isTrue);
+  const minutes = problem.minutes.map((least, i) => {
+    if (!isThere[i]) return 0;
+    return problem.modes[i]?.find(({ when }) => isTrue(when))?.minutes ?? least;
+  });
+  const resources = problem.resources.map((resource) => ({
+    ...resource,
+    users: resource.users.filter(({ when }) => isTrue(when)).map((user) => ({ ...user, when: 0 })),
+  }));
+  const latest = problem.latest.map((at, i) => {
+    const longer = (minutes[i] as number) - (problem.minutes[i] as number);
+    return Math.min(at - longer, isThere[i] ? (problem.dues[i] as number) - (minutes[i] as number) : Infinity);
+  });
+  const lags = problem.lags.filter(({ when }) => isTrue(when)).map((lag): ReadLag => ({ ...lag, when: 0 }));
+  const closed = closedTimesOf(minutes.length, resources);
+  return {
+    ...problem,
+    ...{ minutes, resources, lags, latest },
+    presence: problem.presence.map(() => 0),
+    modes: problem.modes.map(() => []),
+    holes: closed.map((own, i) => (isThere[i] ? holesOf(own, minutes[i] as number) : [])),
+  };
+}

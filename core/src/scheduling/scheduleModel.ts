@@ -1,0 +1,407 @@
+import { Energy, type Piece } from './energy';
+import { LearningSearch } from './learningSearch';
+import { lookalikes } from './lookalikes';
+import { type ReadProblem, type ReadResource, type ReadUser } from './readProblem';
+import { stretchesWith, supplyOf } from './supply';
+import { type Holding, Timetable } from './timetable';
+import { type Train, trainsOf } from './trains';
+import { unionOf } from './unionOf';
+
+/** So many pairs of tasks are decided one by one; beyond that a resource is watched by its time-table alone. */
+const MOST_PAIRS = 30_000;
+/** Part of a resource that its users have work for until the lower bound: where it is less, energy tells nothing. */
+const SCARCE = 0.4;
+/** Resources with more users than this are watched without the bounds of energy. */
+const MOST_ENERGY = 150;
+
+/** Two tasks, or the first of two trains, that cannot have a resource at once, or only in some stretch of time. */
+export interface Pair {
+  readonly first: number;
+  readonly second: number;
+  /** Variables that are 1 when the first goes before the second, and the other way round; one and the same for a plain pair. */
+  readonly before: number;
+  readonly after: number;
+}
+
+/** On which side of a closed time a task lies: its variable is 1 where the task starts at `from` or later. */
+export interface Side {
+  readonly task: number;
+  readonly from: number;
+  readonly variable: number;
+}
+
+/** A problem as the learning search sees it: one variable a task (its start), one for the end of all, then the Booleans. */
+export interface ScheduleModel {
+  readonly search: LearningSearch;
+  readonly tasks: number;
+  /** Variable of the end of all. */
+  readonly end: number;
+  /** Variable of decision k of the problem. */
+  readonly literal: (k: number) => number;
+  readonly pairs: readonly Pair[];
+  readonly sides: readonly Side[];
+  readonly variables: number;
+}
+
+/** Which of two conditions is told: side and bound of a literal. */
+type Told = readonly [side: number, bound: number];
+
+/** The constraints of a problem, over variables that are made as they are needed. */
+class Builder {
+  readonly least: number[] = [];
+  readonly most: number[] = [];
+  readonly rules: ((search: LearningSearch) => void)[] = [];
+
+  variable(least: number, most: number): number {
+    this.least.push(least);
+    return this.most.push(most) - 1;
+  }
+
+  link(from: number, to: number, gap: number, when?: Told): void {
+    this.rules.push((search) => search.addLink(from, to, gap, when?.[0], when?.[1]));
+  }
+
+  clause(...literals: readonly Told[]): void {
+    this.rules.push((search) => search.addClause(literals.flat()));
+  }
+}
+
+const opposite = ([side, bound]: Told): Told => [side ^ 1, 1 - bound];
+const isOne = (variable: number): Told => [2 * variable, 1];
+
+/**
+ * The model of a problem whose end lies between a lower bound and some later time: what is closed or gone after that is left out.
+ *
+ * @param upperBound no schedule that ends later is asked for
+ */
+export function scheduleModel(asked: ReadProblem, lowerBound: number, upperBound: number): ScheduleModel {
+  const problem = until(asked, upperBound);
+  const { minutes, earliest, latest, tail, horizon, presence, modes } = problem;
+  const tasks = minutes.length;
+  const build = new Builder();
+  for (const [i, at] of earliest.entries()) build.variable(at, latest[i] as number);
+  const end = build.variable(lowerBound, horizon);
+  const zero = build.variable(0, 0);
+  const literals = problem.literals.map(() => build.variable(0, 1));
+  const told = (literal: number): Told | undefined => {
+    if (literal === 0) return undefined;
+    const variable = literals[Math.abs(literal) - 1] as number;
+    return literal > 0 ? [2 * variable, 1] : [2 * variable + 1, 0];
+  };
+  for (const clause of problem.clauses) build.clause(...clause.map((literal) => told(literal) as Told));
+  const both = conjunctions(build);
+  const sides: Side[] = [];
+  const touches = touching(build, minutes, zero);
+
+  for (const { from, to, when, least, most } of problem.lags) {
+    const condition = told(when);
+    build.link(from, to, (minutes[from] as number) + least, condition);
+    const longer = (modes[from] ?? []).filter((mode) => mode.minutes > (minutes[from] as number));
+    for (const mode of longer) build.link(from, to, mode.minutes + least, both(condition, told(mode.when)));
+    if (most === Infinity) continue;
+    const longest = Math.max(minutes[from] as number, ...longer.map((mode) => mode.minutes));
+    build.link(to, from, -longest - most, condition);
+    if (longer.length === 0) continue;
+    for (const mode of modes[from] ?? []) build.link(to, from, -mode.minutes - most, both(condition, told(mode.when)));
+  }
+  for (const [i, own] of problem.holes.entries()) {
+    build.rules.push((search) => search.addHoles(i, own));
+    for (const [first, last] of own) {
+      // What must be decided of a night or a meal is before or after it, and not to the minute.
+      if (first <= (earliest[i] as number) || last >= (latest[i] as number)) continue;
+      const variable = build.variable(0, 1);
+      build.link(zero, i, last + 1, isOne(variable));
+      build.link(i, zero, 1 - first, opposite(isOne(variable)));
+      sides.push({ task: i, from: last + 1, variable });
+    }
+    const after = tail[i] as number;
+    build.link(i, end, (minutes[i] as number) + after, told(presence[i] as number));
+    for (const mode of modes[i] ?? []) {
+      if (mode.minutes > (minutes[i] as number)) build.link(i, end, mode.minutes + after, told(mode.when));
+    }
+    const due = problem.dues[i] as number;
+    if (due === Infinity) continue;
+    build.link(i, zero, (minutes[i] as number) - due, told(presence[i] as number));
+    for (const mode of modes[i] ?? []) build.link(i, zero, mode.minutes - due, told(mode.when));
+  }
+
+  const reach = reachable(problem);
+  const pairs: Pair[] = [];
+  const known = new Map<string, Pair>();
+  const energies: Energy[] = [];
+  const resources = [...problem.resources, ...unionOf(problem)];
+  for (const resource of [...resources].sort((a, b) => a.users.length - b.users.length)) {
+    const supply = supplyOf(resource);
+    const { all, conflicts } = conflictsOf(problem, resource, supply, reach);
+    const isFew = pairs.length + conflicts.length <= MOST_PAIRS;
+    for (const { a, b, stretches, when } of isFew ? conflicts : []) {
+      const key = `${a.tasks.join()} ${b.tasks.join()}`;
+      let pair = known.get(key);
+      const isOpen = stretches.length > 0 || when.some((each) => each !== 0);
+      if (!pair) {
+        const before = build.variable(0, 1);
+        // A plain pair needs no second variable: what is not before is after.
+        const after = isOpen ? build.variable(0, 1) : before;
+        pair = { first: a.tasks[0] as number, second: b.tasks[0] as number, before, after };
+        known.set(key, pair);
+        pairs.push(pair);
+        order(build, problem, a, b, isOne(before), both, told);
+        order(build, problem, b, a, isOpen ? isOne(after) : opposite(isOne(before)), both, told);
+        if (isOpen) build.clause(opposite(isOne(before)), opposite(isOne(after)));
+      }
+      if (!isOpen) {
+        if (pair.before !== pair.after) build.clause(isOne(pair.before), isOne(pair.after));
+        continue;
+      }
+      if (pair.before === pair.after) continue;
+      const absent = when.flatMap((each) => (each === 0 ? [] : [opposite(told(each) as Told)]));
+      if (stretches.length === 0) build.clause(isOne(pair.before), isOne(pair.after), ...absent);
+      for (const {
+        tasks: [task],
+      } of stretches.length > 0 ? [a, b] : []) {
+        build.clause(isOne(pair.before), isOne(pair.after), touches(task as number, stretches), ...absent);
+      }
+    }
+    const holdings = holdingsOf(build, resource, told);
+    const varies = resource.taken.length > 0 || holdings.closed.length > 0;
+    if (!all || !isFew || varies) {
+      build.rules.push((search) =>
+        search.addPropagator(new Timetable(resource.capacity, [...holdings.users, ...holdings.closed])),
+      );
+    }
+    if (holdings.users.length <= MOST_ENERGY && isScarce(resource, lowerBound)) {
+      energies.push(new Energy(holdings.users, supply));
+    }
+  }
+  for (const firsts of lookalikes(problem)) {
+    for (let k = 1; k < firsts.length; k++) build.link(firsts[k - 1] as number, firsts[k] as number, 0);
+  }
+  const search = new LearningSearch(build.least, build.most);
+  for (const rule of build.rules) rule(search);
+  // The dearest last: they are asked when all others have nothing more to say.
+  for (const energy of energies) search.addPropagator(energy);
+  return {
+    ...{ search, tasks, end, pairs, sides, variables: build.least.length },
+    literal: (k) => literals[k] as number,
+  };
+}
+
+/** A problem as far as some time: an optional task that is not there may lie anywhere. */
+function until(problem: ReadProblem, end: number): ReadProblem {
+  const { minutes, tail, presence, latest, holes, resources } = problem;
+  const before = ([from]: readonly [number, number]) => from < end;
+  return {
+    ...problem,
+    horizon: end,
+    latest: latest.map((at, i) =>
+      presence[i] === 0 ? Math.min(at, end - (tail[i] as number) - (minutes[i] as number)) : at,
+    ),
+    holes: holes.map((own, i) => (presence[i] === 0 ? own.filter(before) : own)),
+    resources: resources.map((resource) => ({
+      ...resource,
+      closed: resource.closed.filter(before),
+      taken: resource.taken.filter(({ from }) => from < end),
+    })),
+  };
+}
+
+/** Whether there is so much to do on a resource that its work may bind: half of what there is by the lower bound. */
+function isScarce({ users, capacity }: ReadResource, lowerBound: number): boolean {
+  const tasks = new Map<number, number>();
+  for (const { task, amount, minutes } of users) tasks.set(task, Math.max(tasks.get(task) ?? 0, amount * minutes));
+  const work = [...tasks.values()].reduce((sum, each) => sum + each, 0);
+  return tasks.size > 2 && work > SCARCE * capacity * lowerBound;
+}
+
+/** A literal for two that are told at once; it holds where both do. */
+function conjunctions(build: Builder) {
+  const known = new Map<string, Told>();
+  return (a: Told | undefined, b: Told | undefined): Told | undefined => {
+    if (!a || !b || (a[0] === b[0] && a[1] === b[1])) return a ?? b;
+    const key = [a, b]
+      .map((each) => each.join())
+      .sort()
+      .join(' ');
+    const own = known.get(key) ?? isOne(build.variable(0, 1));
+    if (!known.has(key)) {
+      known.set(key, own);
+      build.clause(own, opposite(a), opposite(b));
+      build.clause(opposite(own), a);
+      build.clause(opposite(own), b);
+    }
+    return own;
+  };
+}
+
+/** Train a is over before train b begins, as soon as a literal holds. */
+function order(
+  build: Builder,
+  { minutes, modes, presence }: ReadProblem,
+  a: Train,
+  b: Train,
+  when: Told,
+  both: ReturnType<typeof conjunctions>,
+  told: (literal: number) => Told | undefined,
+): void {
+  // From the last that is always there on, to the first that is: what is optional may be missing.
+  const isSure = (task: number) => presence[task] === 0;
+  const lastSure = a.tasks.findLastIndex(isSure);
+  const firstSure = b.tasks.findIndex(isSure);
+  const lasts = a.tasks.slice(Math.max(0, lastSure));
+  const firsts = firstSure < 0 ? b.tasks : b.tasks.slice(0, firstSure + 1);
+  for (const last of lasts) {
+    for (const first of firsts) {
+      const least = minutes[last] as number;
+      const there = both(told(presence[last] as number), told(presence[first] as number));
+      build.link(last, first, least, both(when, there));
+      for (const mode of modes[last] ?? []) {
+        if (mode.minutes > least) build.link(last, first, mode.minutes, both(both(when, there), told(mode.when)));
+      }
+    }
+  }
+}
+
+/** Literals that a task runs within some stretches for a while, as far as their first and last moment tell. */
+function touching(build: Builder, minutes: readonly number[], zero: number) {
+  const known = new Map<string, Told>();
+  return (task: number, stretches: readonly { from: number; to: number }[]): Told => {
+    const from = Math.min(...stretches.map((each) => each.from));
+    const to = Math.max(...stretches.map((each) => each.to));
+    const key = [task, from, to].join();
+    const own = known.get(key) ?? isOne(build.variable(0, 1));
+    if (!known.has(key)) {
+      known.set(key, own);
+      build.link(zero, task, from - (minutes[task] as number) + 1, own);
+      if (to < Infinity) build.link(task, zero, 1 - to, own);
+    }
+    return own;
+  };
+}
+
+interface Conflict {
+  readonly a: Train;
+  readonly b: Train;
+  /** Where both fit at once, for a while. */
+  readonly stretches: readonly { from: number; to: number }[];
+  /** Literals under which the one and the other are there; 0 for always. */
+  readonly when: readonly number[];
+}
+
+/** Pairs that cannot have a resource at once and are not in order anyway; whether these say all about it. */
+function conflictsOf(
+  problem: ReadProblem,
+  resource: ReadResource,
+  supply: readonly Piece[],
+  reach: Reach,
+): { all: boolean; conflicts: Conflict[] } {
+  const trains = trainsOf(problem, resource);
+  const usersOf = (train: Train) => resource.users.filter(({ task }) => train.tasks.includes(task));
+  const users = trains.map(usersOf);
+  const conflicts: Conflict[] = [];
+  let all = true;
+  for (const [x, a] of trains.entries()) {
+    for (const [y, b] of trains.entries()) {
+      if (y <= x) continue;
+      const [first, last] = [a.tasks[0] as number, a.tasks.at(-1) as number];
+      const [begin, over] = [b.tasks[0] as number, b.tasks.at(-1) as number];
+      if (reach(last, begin) || reach(over, first)) continue;
+      const least = Math.min(...(users[x] as ReadUser[]).map(({ amount }) => amount));
+      const other = Math.min(...(users[y] as ReadUser[]).map(({ amount }) => amount));
+      const window = {
+        from: Math.max(problem.earliest[first] as number, problem.earliest[begin] as number),
+        to: Math.min(
+          (problem.latest[last] as number) + (problem.minutes[last] as number),
+          (problem.latest[over] as number) + (problem.minutes[over] as number),
+        ),
+      };
+      const stretches = stretchesWith(least + other, supply).filter(
+        ({ from, to }) => from < window.to && to > window.from,
+      );
+      if (stretches.some(({ from, to }) => from <= window.from && to >= window.to)) {
+        all = false;
+        continue;
+      }
+      if (stretches.length > 0) all = false;
+      if (stretches.length > 0 && (a.tasks.length > 1 || b.tasks.length > 1)) continue;
+      const whens = waysTogether(users[x] as ReadUser[], users[y] as ReadUser[]);
+      if (!whens) {
+        all = false;
+        continue;
+      }
+      // A lag that holds whenever both are there puts them in order.
+      const isOrdered = problem.lags.some(
+        ({ from, to, least: gap, when }) =>
+          gap >= 0 &&
+          when !== 0 &&
+          whens.includes(when) &&
+          ((a.tasks.includes(from) && b.tasks.includes(to)) || (b.tasks.includes(from) && a.tasks.includes(to))),
+      );
+      if (!isOrdered) conflicts.push({ a, b, stretches, when: whens });
+    }
+  }
+  return { all, conflicts };
+}
+
+/** The literal under which each of two trains is on the resource; undefined where more than one leads to it. */
+function waysTogether(a: readonly ReadUser[], b: readonly ReadUser[]): readonly number[] | undefined {
+  const own = [a, b].map((users) => [...new Set(users.map(({ when }) => when))]);
+  if (own.some((whens) => whens.length > 1)) return undefined;
+  return own.map(([when]) => when as number);
+}
+
+/** Who holds a resource, and what is gone of it like something that cannot be moved. */
+function holdingsOf(
+  build: Builder,
+  { users, taken, closed, capacity }: ReadResource,
+  told: (literal: number) => Told | undefined,
+): { users: Holding[]; closed: Holding[] } {
+  const always = { side: -1, bound: 0 };
+  const own = users.map(({ task, minutes, amount, when }): Holding => {
+    const literal = told(when);
+    return { start: task, minutes, amount, ...(literal ? { side: literal[0], bound: literal[1] } : always) };
+  });
+  // Closed times are kept by the starts themselves, but for what takes longer in one of its modes.
+  const shut = users.some(({ when }) => when !== 0) ? closed : [];
+  const blocks = [...taken, ...shut.map(([from, to]) => ({ from, to, amount: capacity }))];
+  return {
+    users: own,
+    closed: blocks.map(({ from, to, amount }) => ({
+      start: build.variable(from, from),
+      minutes: to - from,
+      amount,
+      ...always,
+    })),
+  };
+}
+
+type Reach = (from: number, to: number) => boolean;
+
+/** Whether one task always ends before another starts, by lags alone. */
+function reachable({ minutes, lags }: ReadProblem): Reach {
+  const count = minutes.length;
+  const words = (count + 31) >> 5;
+  const after = Array.from({ length: count }, (): number[] => []);
+  for (const { from, to, when, least } of lags) if (when === 0 && least >= 0) after[from]?.push(to);
+  const rows = new Array<Uint32Array | undefined>(count);
+  const visit = (start: number) => {
+    // Depth first without recursion: a chain may be as long as there are tasks.
+    const stack = [start];
+    while (stack.length > 0) {
+      const i = stack.at(-1) as number;
+      const open = (after[i] as number[]).find((to) => !rows[to]);
+      if (open !== undefined) {
+        stack.push(open);
+        continue;
+      }
+      const row = new Uint32Array(words);
+      for (const to of after[i] as number[]) {
+        (row[to >> 5] as number) |= 1 << (to & 31);
+        (rows[to] as Uint32Array).forEach((word, w) => ((row[w] as number) |= word));
+      }
+      rows[i] = row;
+      stack.pop();
+    }
+  };
+  for (let i = 0; i < count; i++) if (!rows[i]) visit(i);
+  return (from, to) => (((rows[from] as Uint32Array)[to >> 5] as number) & (1 << (to & 31))) !== 0;
+}
