@@ -2,7 +2,7 @@ import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { askedWithRecipes } from './ownRecipes';
-import { type DayAnswer, type PlannedDay } from '@/workers/dayPlanAnswer';
+import { type DayAnswer, type DayBound, type PlannedDay, withBound } from '@/workers/dayPlanAnswer';
 import { startWork } from '@/workers/startWork';
 
 /** No word from the worker for so long: it is gone. It speaks four times a second. */
@@ -25,11 +25,16 @@ interface DayPlanStore {
 }
 
 let worker: Worker | undefined;
+/** Beside it, where the device has a second core: it raises the bound, so that a plan is known for the best sooner. */
+let boundWorker: Worker | undefined;
+let bound: DayBound | undefined;
 let watch: ReturnType<typeof setTimeout> | undefined;
 
 function dismiss(): void {
-  worker?.terminate();
+  for (const each of [worker, boundWorker]) each?.terminate();
   worker = undefined;
+  boundWorker = undefined;
+  bound = undefined;
   clearTimeout(watch);
 }
 
@@ -59,7 +64,7 @@ export const useDayPlanStore = create<DayPlanStore>()(
     }),
     {
       name: 'hoddle-day-plan',
-      version: 2,
+      version: 3,
       // A plan of an older page is searched anew.
       migrate: () => ({}),
       storage: createJSONStorage(() => localStorage),
@@ -95,12 +100,30 @@ function search(question: DayQuestion, set: (part: Partial<DayPlanStore>) => voi
     const { ends, plan: before } = get();
     const { makespanMin } = data.plan;
     // A search begun anew after a reload first finds again what is known already.
-    const plan = before && before.makespanMin < makespanMin && !data.over ? before : data.plan;
+    const found = before && before.makespanMin < makespanMin && !data.over ? before : data.plan;
+    const plan = bound ? withBound(found, bound) : found;
     set({ plan, ends: ends.at(-1) === makespanMin ? ends : [...ends, makespanMin] });
-    if (!data.over) return;
+    if (!data.over && !plan.proven) return;
     dismiss();
     set({ status: 'over' });
   };
   listen();
+  own.postMessage(askedWithRecipes(question));
+  if ((navigator.hardwareConcurrency ?? 1) > 1) raiseBound(question, set, get);
+}
+
+function raiseBound(question: DayQuestion, set: (part: Partial<DayPlanStore>) => void, get: () => DayPlanStore): void {
+  const own = startWork('dayBound');
+  boundWorker = own;
+  own.onmessage = ({ data }: MessageEvent<DayBound>) => {
+    if (boundWorker !== own) return;
+    bound = data;
+    const { plan } = get();
+    if (!plan) return;
+    const raised = withBound(plan, data);
+    if (raised === plan) return;
+    set({ plan: raised, ...(raised.proven && { status: 'over' }) });
+    if (raised.proven) dismiss();
+  };
   own.postMessage(askedWithRecipes(question));
 }

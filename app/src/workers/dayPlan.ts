@@ -2,7 +2,7 @@ import { dayOf } from '@hoddle/core/day/dayOf';
 import { lateFinishMin } from '@hoddle/core/day/lateFinish';
 import { type DayPlan, type DayPlanner, planDay, whyNot } from '@hoddle/core/day/planDay';
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
-import { type RuleNotMet } from '@hoddle/core/day/search/scheduleProblem';
+import { type RuleNotMet } from '@hoddle/core/scheduling/scheduleProblem';
 import { type WayOut, whatGives } from '@hoddle/core/day/whatGives';
 import { type Asked, laidAnd } from './asked';
 import { type DayAnswer, type PlannedDay } from './dayPlanAnswer';

@@ -1,3 +1,4 @@
+import { tellDayBound } from './dayBound';
 import { tellDayEnds } from './dayEnds';
 import { tellDayPlan } from './dayPlan';
 import { tellForecast } from './forecast';
@@ -7,6 +8,7 @@ import { type WorkName } from './startWork';
 /** All that is worked out beside the page is one file: it shares the handbook, and is fetched and kept once. */
 const WORK: Readonly<Record<WorkName, (data: never) => void>> = {
   dayPlan: tellDayPlan,
+  dayBound: tellDayBound,
   dayEnds: tellDayEnds,
   forecast: tellForecast,
   rest: tellRest,

@@ -2,6 +2,7 @@ import { coolDown, type HeatUpQuestion, loadingF, wantsCoolWater } from '../cann
 import { ML_PER_QUART } from '../measure/amount';
 import { degreesWords } from '../measure/degreesWords';
 import { cannerResource, type DayTask, HANDS } from './dayProblem';
+import { type Range } from '../measure/range';
 import { type KitchenSetup } from './kitchenSetup';
 import { type LoadOfBatch } from './sharedLoad';
 
@@ -21,7 +22,7 @@ export const COOL_WATER_STEP = 'cool-water';
  * Jars go in at once when the water is right: the hot metal warms it again. Shorter than lifting out, so that no other jars are
  * in or come out between the two.
  */
-const COOLED_HOLD_MIN = 3;
+export const COOLED_HOLD_MIN = 3;
 
 /**
  * Raw jars never go into a canner that has boiled: cold water brings it down before them, hot water out first. Where all of a
@@ -48,13 +49,19 @@ export function withCooling(
   });
 }
 
+/** Whole minutes in which a canner is brought down, at a cook's pace. */
+export function coolMinutes(question: HeatUpQuestion, pace: number): Range {
+  const { p10, p50, p90 } = coolDown(question).minutes;
+  return { p10: p10 * pace, p50: Math.max(1, Math.round(p50 * pace)), p90: p90 * pace };
+}
+
 function coolTask(
   { batch, load, question }: LoadAsked,
   after: string,
   cannerId: string,
   { pace, units = 'us' }: Hands,
 ): DayTask {
-  const { litres, minutes } = coolDown(question);
+  const { litres } = coolDown(question);
   const amount = units === 'metric' ? litres : (litres * 1_000) / ML_PER_QUART;
   const out = `${Math.max(1, Math.round(amount))} ${units === 'metric' ? 'l' : 'qt'}`;
   return {
@@ -62,7 +69,7 @@ function coolTask(
     kind: 'cool-water',
     step: COOL_WATER_STEP,
     words: `Cool the water to ${degreesWords(loadingF(question), units)}: ${out} out, as much cold in`,
-    minutes: { p10: minutes.p10 * pace, p50: Math.max(1, Math.round(minutes.p50 * pace)), p90: minutes.p90 * pace },
+    minutes: coolMinutes(question, pace),
     needs: { [cannerResource(cannerId)]: 1, [HANDS]: 1 },
     after: [{ task: after }],
     batchId: batch.id,
@@ -73,16 +80,27 @@ function coolTask(
 
 /** The load whose jars can be ready before those of the others, with nothing in its way. */
 function soonest(loads: readonly LoadAsked[], tasks: readonly DayTask[]): LoadAsked | undefined {
+  const ready = readyAt(tasks);
+  const at = loads.map(({ load }) => ready(load.id));
+  return loads[at.indexOf(Math.min(...at))];
+}
+
+/** When the jars of a load can be ready with nothing in their way, whichever canner is heated for them; by load id. */
+export function readyAt(tasks: readonly DayTask[]): (loadId: string) => number {
   const byId = new Map(tasks.map((task) => [task.id, task]));
   const known = new Map<string, number>();
   const startOf = (id: string): number => {
     const before = known.get(id);
     if (before !== undefined) return before;
-    const ends = (byId.get(id)?.after ?? []).map((lag) => startOf(lag.task) + (byId.get(lag.task)?.minutes.p50 ?? 0));
+    const ends = (byId.get(id)?.after ?? []).flatMap((lag) => {
+      const own = byId.get(lag.task);
+      return own && ['preheat', 'cool-water', 'unload'].includes(own.kind)
+        ? []
+        : [startOf(lag.task) + (own?.minutes.p50 ?? 0)];
+    });
     const start = Math.max(0, ...ends);
     known.set(id, start);
     return start;
   };
-  const at = loads.map(({ load }) => startOf(`load ${load.id}`));
-  return loads[at.indexOf(Math.min(...at))];
+  return (loadId) => startOf(`load ${loadId}`);
 }

@@ -2,6 +2,9 @@ import { type Canner, type OwnJar } from '../canner/canner';
 import { type Batch, type PlannedLoad } from './batch';
 import { type KitchenSetup } from './kitchenSetup';
 
+/** Which canner each load goes into, by load id. */
+export type Assignment = ReadonlyMap<string, string>;
+
 /** The kitchen that a day is laid out for, and what it has shown of itself. */
 export interface DayKitchen {
   readonly setup: KitchenSetup;
@@ -19,7 +22,7 @@ export interface DayKitchen {
   /** Minute of the plan by which the produce of a batch must be taken in hand, or it spoils; by batch id. */
   readonly useBy?: ReadonlyMap<string, number>;
   /** Which canner a load goes into; what the batch says unless it is told here. */
-  readonly cannerOf?: ReadonlyMap<string, string>;
+  readonly cannerOf?: Assignment;
 }
 
 /** The canner a load goes into. @throws RangeError when the kitchen has none like it */

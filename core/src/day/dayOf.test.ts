@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { brokenRules } from '../../bench/day/brokenRules';
+import { brokenRules } from '../../bench/scheduling/brokenRules';
 import { handbookCanner } from '../canner/handbookCanner';
 import { CANNERS } from '../handbook/canners';
 import { cardsOf } from '../handbook/cards';
 import { type ProductId, PRODUCTS } from '../handbook/products';
 import { usualPack } from '../handbook/usualPack';
-import { assignments } from './assignments';
+import { ableCanners } from './ableCanners';
 import { type Batch } from './batch';
 import { beforeYouStart } from './beforeYouStart';
 import { type DayKitchen } from './dayKitchen';
@@ -319,12 +319,19 @@ test('what gives in a day that cannot be done is tried before it is told', () =>
   expect([...whatGives(question)].filter(Boolean)).toEqual([{ kind: 'without', batchId: 'b' }]);
 });
 
-test('loads are shared among canners every way there is, the most even first', () => {
-  const { ways, complete } = assignments([batchOf('tomatoes-crushed', 'quart', [7, 7, 7, 7], 88)], [pot, second]);
-  const inSecond = ways.map((way) => [...way.values()].filter((id) => id === 'second').length);
-  expect([...inSecond].sort()).toEqual([0, 1, 2, 3, 4]);
-  expect([inSecond[0], complete]).toEqual([2, true]);
-  expect(assignments([batchOf('tomatoes-crushed', 'quart', [8], 20)], [pot]).ways).toEqual([]);
+test('a load goes into each canner that holds its jars and is in use, and stays in the one it stands in', () => {
+  const batches = [batchOf('tomatoes-crushed', 'quart', [7, 7], 44)];
+  const question = { batches, canners: [pot, second], setup: USUAL_KITCHEN, startMinute: EIGHT };
+  expect([...ableCanners(question).values()]).toEqual([
+    ['big', 'second'],
+    ['big', 'second'],
+  ]);
+  const [first] = batches[0]!.loads;
+  const progress = { nowMin: 0, of: new Map(), cannerOf: new Map([[first!.id, 'big']]), cannersOut: ['big'] };
+  expect([...ableCanners({ ...question, progress }).values()]).toEqual([['big'], ['second']]);
+  expect([...ableCanners({ ...question, batches: [batchOf('tomatoes-crushed', 'quart', [8], 20)] }).values()]).toEqual([
+    [],
+  ]);
 });
 
 // What is peeled, chopped or shelled is in the plan by its pounds and pace, crop by crop: handbook, steps.

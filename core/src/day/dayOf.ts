@@ -74,7 +74,8 @@ export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProble
   };
 }
 
-function preheat(canner: Canner, loads: readonly LoadInCanner[], kitchen: DayKitchen): DayTask {
+/** The water of a canner, heated for these loads. */
+export function preheat(canner: Canner, loads: readonly LoadInCanner[], kitchen: DayKitchen): DayTask {
   // The load that wants the most heat rules: its water has to be hot whichever goes first.
   const ranges = loads.map((load) => preheatMinutes(questionOf(load, kitchen)));
   const longest = ranges.reduce((a, b) => (b.p50 > a.p50 ? b : a));

@@ -1,5 +1,5 @@
 import { type Range } from '../measure/range';
-import { type Lag, type ScheduleProblem, type SearchResource } from './search/scheduleProblem';
+import { type Lag, type ScheduleProblem, type SearchResource } from '../scheduling/scheduleProblem';
 
 export type TaskKind =
   | 'ready-jars'

@@ -1,6 +1,6 @@
 import { BURNERS, CANNER_BURNERS, cannerResource, HANDS, toolResource, WATCH } from './dayProblem';
 import { type Cook, DAY_MIN, type KitchenSetup } from './kitchenSetup';
-import { type SearchResource } from './search/scheduleProblem';
+import { type SearchResource } from '../scheduling/scheduleProblem';
 
 /** Hours are laid out for so many days from the start on; a plan that takes longer finds the kitchen open. */
 const DAYS = 7;

@@ -1,43 +1,35 @@
 import { groupBy } from '../handbook/groupBy';
-import { type Assignment } from './assignments';
+import { type Placed } from '../scheduling/scheduleProblem';
+import { type Assignment } from './dayKitchen';
 import { type Batch } from './batch';
-import { type DayKitchen } from './dayKitchen';
-import { dayOf } from './dayOf';
-import { type ScheduledTask } from './dayProblem';
 
 /**
- * Loads of one batch with as many jars of one size stand for each other, so the search may have put number 3 first. Here they change
- * names, and canners with them, until they go into the canners in the order of their numbers.
+ * Loads of one batch with as many jars of one size stand for each other, so the search may have put number 3 first. Here they
+ * change names, and canners with them, until they go into the canners in the order of their numbers.
  */
 export function inNumberOrder(
-  question: Omit<DayKitchen, 'cannerOf'> & { readonly batches: readonly Batch[] },
+  batches: readonly Batch[],
   cannerOf: Assignment,
-  tasks: readonly ScheduledTask[],
-): { tasks: ScheduledTask[]; cannerOf: Assignment } {
-  const startOf = new Map(
-    tasks.flatMap(({ task, startMin }) => (task.kind === 'load' ? [[task.loadId ?? '', startMin] as const] : [])),
-  );
-  const hosts = new Set(question.batches.flatMap(({ loads }) => loads.map(({ withLoadId }) => withLoadId)));
+  placed: readonly Placed[],
+): { placed: Placed[]; cannerOf: Assignment } {
+  const startOf = new Map(placed.map(({ id, start }) => [id, start]));
+  const loadedAt = (loadId: string) => startOf.get(`load ${loadId}`) ?? 0;
+  const hosts = new Set(batches.flatMap(({ loads }) => loads.map(({ withLoadId }) => withLoadId)));
   const nameOf = new Map<string, string>();
-  for (const { loads: all } of question.batches) {
+  for (const { loads: all } of batches) {
     // One that shares its canner stands for no other.
     const loads = all.filter(({ id, withLoadId }) => withLoadId === undefined && !hosts.has(id));
     for (const alike of groupBy(loads, ({ jars, size }) => `${jars} ${size?.jar}`).values()) {
       const ids = alike.map(({ id }) => id);
-      const inTime = [...ids].sort((a, b) => (startOf.get(a) ?? 0) - (startOf.get(b) ?? 0));
+      const inTime = [...ids].sort((a, b) => loadedAt(a) - loadedAt(b));
       inTime.forEach((id, k) => nameOf.set(id, ids[k] as string));
     }
   }
-  const renamed = new Map([...cannerOf].map(([id, canner]) => [nameOf.get(id) ?? id, canner]));
-  const { tasks: renewed } = dayOf(question.batches, { ...question, cannerOf: renamed });
-  const byId = new Map(renewed.map((task) => [task.id, task]));
   return {
-    cannerOf: renamed,
-    tasks: tasks.map((entry) => {
-      const { id, loadId } = entry.task;
-      const name = loadId === undefined ? undefined : nameOf.get(loadId);
-      if (loadId === undefined || name === undefined) return entry;
-      return { ...entry, task: byId.get(id.slice(0, -loadId.length) + name) ?? entry.task };
+    cannerOf: new Map([...cannerOf].map(([id, canner]) => [nameOf.get(id) ?? id, canner])),
+    placed: placed.map((entry) => {
+      const own = [...nameOf].find(([id]) => entry.id.endsWith(` ${id}`));
+      return own ? { ...entry, id: entry.id.slice(0, -own[0].length) + own[1] } : entry;
     }),
   };
 }

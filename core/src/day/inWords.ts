@@ -1,6 +1,6 @@
 import { type Canner } from '../canner/canner';
 import { cannerResource, type DayProblem } from './dayProblem';
-import { type RuleNotMet } from './search/scheduleProblem';
+import { type RuleNotMet } from '../scheduling/scheduleProblem';
 
 /** A rule of the search as the cook reads it: steps and canners by their words instead of their ids. */
 export function inWords(unmet: RuleNotMet, { tasks }: DayProblem, canners: readonly Canner[]): RuleNotMet {

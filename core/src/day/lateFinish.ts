@@ -3,8 +3,8 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { P90_SIGMAS } from '../measure/range';
 import { type DayProblem, type DayTask, HANDS, type ScheduledTask, scheduleProblemOf, WATCH } from './dayProblem';
 import { needsHands } from './restOfDay';
-import { placeInOrder } from './search/placeInOrder';
-import { readProblem } from './search/readProblem';
+import { placeInOrder } from '../scheduling/placeInOrder';
+import { readProblem } from '../scheduling/readProblem';
 
 /** Part of a task's deviation that the whole day shares: a slow morning is a slow afternoon. Common practice. */
 const SHARED_PACE = 0.7;

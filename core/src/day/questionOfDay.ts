@@ -1,6 +1,5 @@
-import { type Assignment } from './assignments';
 import { type Batch } from './batch';
-import { type DayKitchen } from './dayKitchen';
+import { type Assignment, type DayKitchen } from './dayKitchen';
 import { dayOf } from './dayOf';
 import { type DayProblem } from './dayProblem';
 import { DAY_MIN } from './kitchenSetup';
@@ -10,6 +9,8 @@ import { type DayProgress, restOfDay } from './restOfDay';
 export interface DayQuestion extends Omit<DayKitchen, 'cannerOf'> {
   readonly batches: readonly Batch[];
   readonly seed?: number;
+  /** All is over by this minute of the plan, or there is none. */
+  readonly overByMin?: number;
   /** How far the day has come; its plan then begins now, and what has begun stays where it is. */
   readonly progress?: DayProgress;
   /** Pauses that are too long already are let go: food waits longer than it should, and the cook is told. */

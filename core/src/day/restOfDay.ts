@@ -1,5 +1,5 @@
 import { type DayProblem, type DayTask, HANDS, WATCH } from './dayProblem';
-import { type SearchResource } from './search/scheduleProblem';
+import { type SearchResource } from '../scheduling/scheduleProblem';
 
 /** Where a task stands, in minutes from the start of the plan; a task without an entry has not begun. */
 export type Progress =

@@ -8,7 +8,7 @@ import { type Batch, type CannedBatch, frozenPart, type PlannedLoad } from './ba
 import { cannerWords } from './cannerWords';
 import { BURNERS, CANNER_BURNERS, cannerResource, type DayTask, HANDS, WATCH } from './dayProblem';
 import { type LoadOfBatch } from './sharedLoad';
-import { type Lag } from './search/scheduleProblem';
+import { type Lag } from '../scheduling/scheduleProblem';
 import { type DayKitchen, paceOf } from './dayKitchen';
 import { type Span, plus, range, times, whole } from './minutes';
 import {

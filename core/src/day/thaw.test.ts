@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { brokenRules } from '../../bench/day/brokenRules';
+import { brokenRules } from '../../bench/scheduling/brokenRules';
 import { productRow } from '../handbook/products';
 import { type Lot } from '../harvest/onHand';
 import { takeForBatch } from '../harvest/takeForBatch';

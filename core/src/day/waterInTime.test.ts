@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { brokenRules } from '../../bench/day/brokenRules';
+import { brokenRules } from '../../bench/scheduling/brokenRules';
 import { coolDown, type HeatUpQuestion, heatUpMinutes } from '../canner/heatUp';
 import { handbookCanner } from '../canner/handbookCanner';
 import { waterLitres } from '../canner/waterLitres';

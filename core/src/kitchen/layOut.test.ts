@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { brokenRules } from '../../bench/day/brokenRules';
+import { brokenRules } from '../../bench/scheduling/brokenRules';
 import { type Made, productQuestion } from '../../bench/day/productDay';
 import { liveDay, restAt } from '../../bench/kitchen/liveDay';
 import { scheduleProblemOf } from '../day/dayProblem';

@@ -1,7 +1,7 @@
 import { type DayProblem, type DayTask, type ScheduledTask, scheduleProblemOf } from '../day/dayProblem';
 import { type DayQuestion, problemOf } from '../day/questionOfDay';
-import { placeInOrder } from '../day/search/placeInOrder';
-import { readProblem } from '../day/search/readProblem';
+import { placeInOrder } from '../scheduling/placeInOrder';
+import { readProblem } from '../scheduling/readProblem';
 import { settled } from '../day/settled';
 import { type DayProgress } from '../day/restOfDay';
 

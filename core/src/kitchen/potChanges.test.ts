@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { brokenRules } from '../../bench/day/brokenRules';
+import { brokenRules } from '../../bench/scheduling/brokenRules';
 import { handbookCanner } from '../canner/handbookCanner';
 import { type Batch, jarsOf, quartsIn } from '../day/batch';
 import { batchFromPot } from '../day/batchFromPot';

@@ -5,8 +5,8 @@ import { type SeasonDayPlan } from './seasonPlan';
 import { type SeasonDay, type SeasonProblem } from './seasonProblem';
 
 /** Nodes in which a plan that is over in time must be found. */
-const MOST_NODES = 240;
-const STEP_NODES = 40;
+const MOST_NODES = 120;
+const STEP_NODES = 20;
 const NIGHT_MIN = 24 * 60;
 
 /**
@@ -32,11 +32,10 @@ export function dayCheck(
     const overnight = planned.batches.some(({ recipe }) => recipes.find(({ id }) => id === recipe)?.overnight);
     const until = day.windowMinutes + (overnight ? NIGHT_MIN : 0);
     const batches = batchesOfDay(planned, recipes, kitchen, day.at, (of) => of);
-    const planner = planDay({ ...kitchen, batches, startMinute, seed: 1 });
+    const planner = planDay({ ...kitchen, batches, startMinute, seed: 1, overByMin: until });
     if (planner.kind === 'refusal') return false;
     let state = planner.state;
-    const isOver = () => state.plan !== undefined && state.plan.makespanMin <= until;
-    while (!isOver() && !state.done && state.nodes < MOST_NODES) state = planner.step(STEP_NODES);
-    return isOver();
+    while (!state.plan && !state.done && state.nodes < MOST_NODES) state = planner.step(STEP_NODES);
+    return state.plan !== undefined;
   }
 }
