@@ -12,6 +12,7 @@ import { scheduleProblemOf } from './dayProblem';
 import { USUAL_KITCHEN } from './kitchenSetup';
 import { planDay } from './planDay';
 import { type DayQuestion, problemOf } from './questionOfDay';
+import { type DayProgress } from './restOfDay';
 
 const pots = [
   handbookCanner(CANNERS[0]!, { id: 'common' }),
@@ -58,33 +59,63 @@ const days = (most: number) =>
     })
     .filter((question) => [...ableCanners(question).values()].every((able) => able.length > 0));
 
-/** What there is to do where some decisions are made, a line each: minutes, needs, and what it waits for. */
+/** What there is to do where some decisions are made, a line each: minutes, needs, when at the soonest, and what it waits for. */
 function linesOf({ tasks }: ScheduleProblem, holds: (literal: string) => boolean): string[] {
   const isThere = new Map(tasks.map(({ id, presence }) => [id, presence === undefined || holds(presence)]));
   return tasks
     .filter(({ id }) => isThere.get(id) && id !== 'begin')
-    .map(({ id, minutes, needs, modes, after = [], release = 0, due }) => {
+    .map(({ id, minutes, needs, modes, after = [], release = 0, due = Infinity }) => {
       const mode = modes?.find(({ when }) => holds(when));
+      const length = mode?.minutes ?? minutes;
       const held = Object.entries({ ...needs, ...mode?.needs }).filter(([, amount]) => amount > 0);
       const open = after.filter((lag) => isThere.get(lag.task) && (lag.when === undefined || holds(lag.when)));
+      const fromBegin = open.filter(({ task }) => task === 'begin');
+      const latest = Math.min(due, ...fromBegin.map(({ maxLag = Infinity }) => maxLag + length));
       // What comes after another load comes after the water that load went into; how long water stands is told beside the day.
       const isAfterJars = open.some(({ task }) => task.startsWith('unload '));
+      const soonest = isAfterJars ? 0 : Math.max(release, ...fromBegin.map(({ minLag = 0 }) => minLag));
       const lags = open
+        .filter(({ task }) => task !== 'begin')
         .filter(({ task, maxLag }) => !(task.startsWith('preheat ') && (isAfterJars || maxLag !== undefined)))
         .map(({ task, minLag = 0, maxLag = Infinity }) => `${task} ${minLag} ${maxLag}`);
-      return [id, mode?.minutes ?? minutes, held.map(String).sort(), [...new Set(lags)].sort(), release, due].join(
-        ' | ',
-      );
+      return [id, length, held.map(String).sort(), [...new Set(lags)].sort(), soonest, latest].join(' | ');
     })
     .sort();
 }
 
-test('whichever canners the loads are put into, the model is the day of these canners, task for task', () => {
+/** How far a day has come at a part of it, with its loads in these canners. */
+function progressAt(question: DayQuestion, into: ReadonlyMap<string, string>, part: number): DayProgress {
+  const search = startSearch(scheduleProblemOf(problemOf(question, into)));
+  const { tasks = [], makespan = 0 } = search.kind === 'search' ? search.step(1) : {};
+  const nowMin = Math.round(part * makespan);
+  const begun = tasks.filter(({ start }) => start < nowMin);
+  const isIn = (load: string) => begun.some(({ id }) => id === `load ${load}`);
+  return {
+    nowMin,
+    of: new Map(
+      begun.map(({ id, start, end }) => [
+        id,
+        { kind: end <= nowMin ? 'done' : 'running', startMin: start, endMin: end } as const,
+      ]),
+    ),
+    cannerOf: new Map([...into].filter(([load]) => isIn(load))),
+    cannersOut: [],
+  };
+}
+
+/** How far the day has come: not begun in two of three. */
+const parts = fc.oneof(
+  { weight: 2, arbitrary: fc.constant(0) },
+  { weight: 1, arbitrary: fc.double({ min: 0.05, max: 0.95 }) },
+);
+
+test('whichever canners the loads are put into, and however far the day has come, the model is that day, task for task', () => {
   let cooled = 0;
   fc.assert(
-    fc.property(days(3), fc.integer({ min: 0, max: 10_000 }), fc.boolean(), (question, draw, isTied) => {
+    fc.property(days(3), fc.integer({ min: 0, max: 10_000 }), fc.boolean(), parts, (asked, draw, isTied, part) => {
+      const into = new Map([...ableCanners(asked)].map(([load, ids], k) => [load, ids[(draw >> k) % ids.length]!]));
+      const question = part === 0 ? asked : { ...asked, progress: progressAt(asked, into, part) };
       const able = ableCanners(question);
-      const into = new Map([...able].map(([load, ids], k) => [load, ids[(draw >> k) % ids.length] as string]));
       const { problem, cannerOf } = dayModel(question, able, { isTied });
       const read = readProblem(problem);
       if ('kind' in read) throw new Error(read.sentence);

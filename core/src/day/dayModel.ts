@@ -9,7 +9,7 @@ import {
 import { isCanned } from './batch';
 import { COOL_WATER_STEP, COOLED_HOLD_MIN, coolMinutes, readyAt } from './coolWater';
 import { type Assignment, cannerFor, paceOf } from './dayKitchen';
-import { preheat } from './dayOf';
+import { dayOf, preheat } from './dayOf';
 import { cannerResource, type DayProblem, type DayTask, HANDS, scheduleProblemOf } from './dayProblem';
 import { type DayQuestion, problemOf } from './questionOfDay';
 import { hostOf, together } from './sharedLoad';
@@ -60,13 +60,14 @@ export function dayModel(
 ): DayModel {
   const base = new Map([...able].map(([load, ids]) => [load, ids[0] as string]));
   const told = problemOf(question, base);
-  const build = new ModelBuilder(question, told, choicesOf(question, able, told));
+  const build = new ModelBuilder(question, told, choicesOf(question, able, base));
   return { problem: build.problem(base, isTied), told, cannerOf: (decisions) => build.cannerOf(decisions) };
 }
 
-function choicesOf(question: DayQuestion, able: ReadonlyMap<string, readonly string[]>, told: DayProblem): Choice[] {
+function choicesOf(question: DayQuestion, able: ReadonlyMap<string, readonly string[]>, base: Assignment): Choice[] {
   const { batches, progress } = question;
-  const ready = readyAt(told.tasks);
+  // Of the whole day, however far it has come: who goes in without cold water does not change on the way.
+  const ready = readyAt(dayOf(batches, { ...question, cannerOf: base }).tasks);
   const ranks = new Map<string, number>();
   return batches.filter(isCanned).flatMap((batch) =>
     batch.loads
@@ -289,23 +290,30 @@ class ModelBuilder {
       this.clause(`!${when}`, `!${isFirst}`);
       this.clause(`!${when}`, ...others.map((other) => this.isIn(other, canner)));
       for (const other of others) this.clause(when, opposite(here), isFirst, opposite(this.isIn(other, canner)));
-      after.push({ task: waterId(canner), when });
+      after.push(this.following(waterId(canner), when));
       for (const other of others.filter(({ isRaw }) => isRaw)) {
-        if (this.question.progress?.of.has(`unload ${other.id}`)) continue;
         const both = `${id} follows ${other.id} in ${canner}`;
         const leads = firsts.get(other) as Literal;
         this.clause(both, `!${when}`, `!${leads}`);
         this.clause(`!${both}`, when);
         this.clause(`!${both}`, leads);
-        after.push({ task: `unload ${other.id}`, when: both });
+        after.push(this.following(`unload ${other.id}`, both));
       }
     }
     if (modes.length === 0) return [];
     const presence = `water is cooled for ${id}`;
     this.clause(`!${presence}`, ...modes.map(({ when }) => when));
     const begun = this.question.progress ? { release: 0 } : {};
-    const heated = after.filter(({ task }) => !task.startsWith('preheat ') || !this.question.progress?.of.has(task));
-    return [{ id: own, minutes: 0, needs: { [HANDS]: 1 }, modes, presence, after: heated, ...begun }];
+    return [{ id: own, minutes: 0, needs: { [HANDS]: 1 }, modes, presence, after, ...begun }];
+  }
+
+  /** After a task, or, where that runs already, after it is likely over; what is over binds nothing. */
+  private following(task: string, when: Literal): Lag {
+    const { progress } = this.question;
+    const begun = progress?.of.get(task);
+    if (!progress || !begun) return { task, when };
+    const left = begun.kind === 'running' ? Math.max(1, Math.ceil(begun.endMin - progress.nowMin)) : 0;
+    return { task: BEGIN.id, minLag: left, when };
   }
 
   private readonly firsts = new Map<string, ReadonlyMap<Choice, Literal>>();
