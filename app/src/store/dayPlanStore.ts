@@ -27,6 +27,9 @@ interface DayPlanStore {
 let worker: Worker | undefined;
 /** Beside it, where the device has a second core: it raises the bound, so that a plan is known for the best sooner. */
 let boundWorker: Worker | undefined;
+let boundLater: ReturnType<typeof setTimeout> | undefined;
+/** Most days are proven before that: a second core is not woken for them. */
+const BOUND_AFTER_MS = 3_000;
 let bound: DayBound | undefined;
 let watch: ReturnType<typeof setTimeout> | undefined;
 
@@ -36,6 +39,7 @@ function dismiss(): void {
   boundWorker = undefined;
   bound = undefined;
   clearTimeout(watch);
+  clearTimeout(boundLater);
 }
 
 /** The plan of the day in this browser: searched once, kept over a reload. */
@@ -109,7 +113,8 @@ function search(question: DayQuestion, set: (part: Partial<DayPlanStore>) => voi
   };
   listen();
   own.postMessage(askedWithRecipes(question));
-  if ((navigator.hardwareConcurrency ?? 1) > 1) raiseBound(question, set, get);
+  if ((navigator.hardwareConcurrency ?? 1) < 2) return;
+  boundLater = setTimeout(() => raiseBound(question, set, get), BOUND_AFTER_MS);
 }
 
 function raiseBound(question: DayQuestion, set: (part: Partial<DayPlanStore>) => void, get: () => DayPlanStore): void {
