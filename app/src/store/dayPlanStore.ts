@@ -1,8 +1,9 @@
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
+import { type DayBound, withBound } from '@hoddle/core/day/withBound';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { askedWithRecipes } from './ownRecipes';
-import { type DayAnswer, type DayBound, type PlannedDay, withBound } from '@/workers/dayPlanAnswer';
+import { type DayAnswer, type PlannedDay } from '@/workers/dayPlanAnswer';
 import { startWork } from '@/workers/startWork';
 
 /** No word from the worker for so long: it is gone. It speaks four times a second. */

@@ -1,7 +1,7 @@
 import { planDay } from '@hoddle/core/day/planDay';
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
+import { type DayBound } from '@hoddle/core/day/withBound';
 import { type Asked, laidAnd } from './asked';
-import { type DayBound } from './dayPlanAnswer';
 
 const NODES_A_LOOK = 40;
 /** Nodes after which the bound is left as it is. */

@@ -20,14 +20,3 @@ export type DayAnswer =
       readonly tasks: readonly string[];
       readonly waysOut: readonly WayOut[];
     };
-
-/** What a second worker knows of how early the day could be over, for plans that save as much and keep the same rule for water. */
-export type DayBound = Pick<DayPlan, 'lowerBoundMin' | 'unsaved' | 'isWaterInTime'>;
-
-/** A plan with a bound that was found beside its search, where that speaks of such plans. */
-export function withBound(plan: PlannedDay, { lowerBoundMin, unsaved, isWaterInTime }: DayBound): PlannedDay {
-  const isOfIt = isWaterInTime === plan.isWaterInTime && unsaved.join() === plan.unsaved.join();
-  if (!isOfIt || lowerBoundMin <= plan.lowerBoundMin) return plan;
-  const bound = Math.min(lowerBoundMin, plan.makespanMin);
-  return { ...plan, lowerBoundMin: bound, proven: bound >= plan.makespanMin };
-}

@@ -1,4 +1,4 @@
-import { type ReadProblem } from './readProblem';
+import { type ReadProblem } from './compiledProblem';
 
 /**
  * Decisions to begin with: each task with alternatives takes the one whose resources have least to do so far. They need not fit

@@ -1,5 +1,5 @@
 import { closedTimesOf, holesOf } from './holes';
-import { type ReadLag, type ReadProblem } from './readProblem';
+import { type ReadLag, type ReadProblem } from './compiledProblem';
 
 /**
  * A problem with all its decisions made: modes are the tasks' own minutes and needs, what is absent takes no time and holds

@@ -1,5 +1,6 @@
 import { ActivityHeap } from './activityHeap';
 import { Bounds } from './bounds';
+import { type Links, linksInRows } from './differenceConstraints';
 
 /** Why a bound rose. */
 const DECIDED = 0;
@@ -23,20 +24,6 @@ interface Clause {
   readonly levels: number;
   activity: number;
   dropped: boolean;
-}
-
-/**
- * Difference constraints: at[to] >= at[from] + gap, as soon as a condition holds (ifSide -1: always). In rows side by side, those
- * that begin at one side one after the other: they are gone through at every turn of the search.
- */
-interface Links {
-  readonly from: Int32Array;
-  readonly to: Int32Array;
-  readonly gap: Int32Array;
-  readonly ifSide: Int32Array;
-  readonly ifBound: Int32Array;
-  /** Where the rows of each side begin; one more for the end. */
-  readonly first: Int32Array;
 }
 
 /** A rule that looks at many variables at once; it raises bounds and says why. */
@@ -72,7 +59,7 @@ export class LearningSearch {
   private readonly told: number[] = [];
   private links: Links | undefined;
   /** Links that wait for a condition, by the condition's side. */
-  private linksIf: Int32Array[] = [];
+  private linksIf: readonly Int32Array[] = [];
   /** Pairs (from, to): a bound in from <= at < to is raised to `to`. */
   private readonly holes: (number[] | undefined)[];
   private readonly watching: { clauses: Clause[]; bounds: number[] }[];
@@ -224,31 +211,10 @@ export class LearningSearch {
     this.bounds.raise(side, bound, DECIDED, 0);
   }
 
-  /** Puts the links in rows by the side they begin at. */
-  private linksInRows(): Links {
-    const { told } = this;
-    const count = told.length / 5;
-    const sides = this.listeners.length;
-    const first = new Int32Array(sides + 1);
-    for (let k = 0; k < count; k++) (first[(told[5 * k] as number) + 1] as number)++;
-    for (let side = 0; side < sides; side++) (first[side + 1] as number) += first[side] as number;
-    const next = first.slice();
-    const rows = () => new Int32Array(count);
-    const links = { from: rows(), to: rows(), gap: rows(), ifSide: rows(), ifBound: rows(), first };
-    const waiting = Array.from({ length: sides }, (): number[] => []);
-    for (let k = 0; k < count; k++) {
-      const from = told[5 * k] as number;
-      const row = (next[from] as number)++;
-      links.from[row] = from;
-      links.to[row] = told[5 * k + 1] as number;
-      links.gap[row] = told[5 * k + 2] as number;
-      const ifSide = (links.ifSide[row] = told[5 * k + 3] as number);
-      links.ifBound[row] = told[5 * k + 4] as number;
-      if (ifSide >= 0) waiting[ifSide]?.push(row);
-    }
-    this.linksIf = waiting.map((own) => Int32Array.from(own));
-    // Reasons are rows: whatever hung on the old ones is at the root by now.
-    this.links = links;
+  /** Reasons are rows: whatever hung on the old ones is at the root by now. */
+  private inRows(): Links {
+    const { links, waiting } = linksInRows(this.told, this.listeners.length);
+    this.linksIf = waiting;
     return links;
   }
 
@@ -268,7 +234,7 @@ export class LearningSearch {
 
   private propagate(): boolean {
     const { bounds } = this;
-    this.links ??= this.linksInRows();
+    this.links ??= this.inRows();
     for (;;) {
       while (this.head < bounds.length) {
         const t = this.head++;

@@ -1,4 +1,4 @@
-import { type ReadProblem } from './readProblem';
+import { type ReadProblem } from './compiledProblem';
 
 /**
  * Parts of a problem that stand for each other: joined by lags within, hanging on the same other tasks in the same way, and

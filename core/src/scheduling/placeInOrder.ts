@@ -1,5 +1,6 @@
 import { openFrom } from './holes';
-import { orderOf, type ReadLag, type ReadProblem } from './readProblem';
+import { type ReadLag, type ReadProblem } from './compiledProblem';
+import { orderOf } from './precedenceGraph';
 
 /** How often a block is begun anew because what follows in it could not follow soon enough. */
 const MOST_TRIES = 300;

@@ -1,5 +1,5 @@
 import { type Piece } from './energy';
-import { type ReadProblem, type ReadResource } from './readProblem';
+import { type ReadProblem, type ReadResource } from './compiledProblem';
 import { supplyOf } from './supply';
 
 /**

@@ -1,7 +1,7 @@
 import { Energy, type Piece } from './energy';
 import { LearningSearch } from './learningSearch';
 import { lookalikes } from './lookalikes';
-import { type ReadProblem, type ReadResource, type ReadUser } from './readProblem';
+import { type ReadProblem, type ReadResource, type ReadUser } from './compiledProblem';
 import { stretchesWith, supplyOf } from './supply';
 import { type Holding, Timetable } from './timetable';
 import { type Train, trainsOf } from './trains';

@@ -3,9 +3,12 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { balanced } from './balanced';
 import { chosen } from './chosen';
 import { decisionsNear } from './decisions';
-import { type Choose } from './learningSearch';
+import { Branching } from './branching';
+import { type Incumbent } from './incumbent';
+import { freedTasks, keptBut } from './neighbourhood';
 import { blocksOf, placeInOrder } from './placeInOrder';
-import { type ReadProblem, readProblem } from './readProblem';
+import { type ReadProblem } from './compiledProblem';
+import { readProblem } from './readProblem';
 import { rootBound } from './rootBound';
 import { type ScheduleModel, scheduleModel } from './scheduleModel';
 import { type Placed, type RuleNotMet, type ScheduleProblem } from './scheduleProblem';
@@ -28,9 +31,8 @@ const TURNS: Readonly<Record<SearchAim, readonly Turn[]>> = {
   bound: ['bound', 'bound', 'plan'],
 };
 
-/** Schedules laid down before the learning begins, for each block of tasks: cheap, and a good start. */
-const SHAKES_A_BLOCK = 20;
-const MOST_SHAKES = 24;
+/** Schedules laid down before the learning begins: cheap, and a good start. */
+const SHAKES = 24;
 
 /** Part of the priority numbers that chance moves when a schedule is laid down anew. */
 const SHAKE = 0.35;
@@ -113,11 +115,6 @@ export function startSearch(
 /** Problems with their decisions made that are kept. */
 const MOST_LAYOUTS = 200;
 
-interface Incumbent {
-  readonly starts: readonly number[];
-  readonly decisions: readonly boolean[];
-}
-
 interface Layout {
   readonly problem: ReadProblem;
   readonly blocks: readonly (readonly number[])[];
@@ -138,16 +135,13 @@ class Run {
   private restarts = 0;
   private lucky = false;
   private shaken = 0;
-  private shakes: number;
-  private focus = 0;
   private freed = FREED.first;
   /** Tasks that are set free once more. */
   private again: Uint8Array | undefined;
   private reach = REACH.first;
   /** Decisions that are tried next, before a schedule says better. */
   private wished: readonly boolean[];
-  /** Which way pairs and decisions are tried first, by variable. */
-  private phases: Int8Array = new Int8Array(0);
+  private branching: Branching | undefined;
 
   constructor(
     private readonly problem: ReadProblem,
@@ -159,7 +153,6 @@ class Run {
     // What has most behind it goes first.
     this.priority = Float64Array.from(problem.latest);
     this.wished = balanced(problem);
-    this.shakes = MOST_SHAKES;
     this.decideAndLayDown(this.priority);
   }
 
@@ -178,7 +171,7 @@ class Run {
   step(nodes: number): SearchState {
     const until = this.nodes + nodes;
     while (!this.done && this.nodes < until) {
-      if (this.problem.minutes.length > MOST_LEARNED || this.shaken < this.shakes) this.shake();
+      if (this.problem.minutes.length > MOST_LEARNED || this.shaken < SHAKES) this.shake();
       else this.learn();
     }
     return this.state;
@@ -204,7 +197,7 @@ class Run {
     this.placed = { tasks, decisions: new Map(told) };
     this.bestEnd = end;
     this.wished = decisions;
-    this.setPhases();
+    this.branching?.follow(this.best, this.wished);
     this.finish();
   }
 
@@ -279,7 +272,6 @@ class Run {
     }
     const own = decisions ?? [];
     const { blocks } = this.layoutOf(own);
-    this.shakes = Math.min(MOST_SHAKES, SHAKES_A_BLOCK * blocks.length);
     if (this.shaken % 2 === 0 || blocks.length < 3) {
       const strength = SHAKE * span * uniformFloat64(this.random) ** 3;
       return this.layDown(
@@ -332,7 +324,8 @@ class Run {
     const gap = this.bestEnd - 1 - this.bound;
     const forBound = turn === 'bound' && this.best !== undefined && gap > 0;
     const around = turn === 'neighbourhood' ? this.best : undefined;
-    this.focus = Math.floor(this.restarts / 3) % 2;
+    const { hottest, soonest } = this.branching as Branching;
+    const choose = around || forBound || Math.floor(this.restarts / 3) % 2 === 1 ? hottest : soonest;
     // So far on the way from the bound to the best; further after each success, less far after each try that stays open.
     const target = this.bound + Math.floor(gap * this.reach);
     const limit = around
@@ -341,10 +334,12 @@ class Run {
     const assumed = forBound ? [2 * end + 1, -target] : [];
     if (around) {
       const least = 1 + Math.floor(STEP * gap * uniformFloat64(this.random) ** 2);
-      assumed.push(...this.neighbourhood(around), 2 * end + 1, least - this.bestEnd);
+      const { blocks } = this.layoutOf(around.decisions);
+      this.again ??= freedTasks(around, { end: this.bestEnd, part: this.freed, blocks }, this.random);
+      assumed.push(...keptBut(this.again, around, this.problem, this.model), 2 * end + 1, least - this.bestEnd);
     }
     search.patience = forBound ? PATIENCE.forBound : PATIENCE.forPlan;
-    const outcome = search.run(around || forBound ? this.hottest : this.choose, limit, assumed);
+    const outcome = search.run(choose, limit, assumed);
     this.nodes += 1 + search.conflicts - before;
     this.lucky = outcome === (forBound ? 'impossible' : 'found');
     if (outcome === 'found') {
@@ -359,10 +354,9 @@ class Run {
     } else if (outcome === 'impossible' && !around && (!forBound || !search.require(2 * end, target + 1))) {
       return this.close();
     }
-    // Where something was found there may be more.
-    if (around && outcome !== 'found') this.again = undefined;
-    // What is searched through was too small, what stays open too large.
+    // Where something was found there may be more; what is searched through was too small, what stays open too large.
     if (around && outcome !== 'found') {
+      this.again = undefined;
       const next = this.freed * (outcome === 'impossible' ? 1.25 : 0.9);
       this.freed = Math.min(FREED.most, Math.max(FREED.least, next));
     }
@@ -373,89 +367,15 @@ class Run {
     this.raiseBound();
   }
 
-  /**
-   * What is kept of the best schedule while a part of it is set free: decisions, and who goes before whom, of all other tasks.
-   * Large neighbourhood search, Shaw 1998; partial orders kept instead of times, Godard, Laborie and Nuijten 2005.
-   */
-  private neighbourhood({ starts, decisions }: Incumbent): number[] {
-    const { blocks } = this.layoutOf(decisions);
-    const count = starts.length;
-    if (this.again) return this.keptBut(this.again, starts, decisions);
-    const free = new Uint8Array(count);
-    let left = Math.ceil(this.freed * count);
-    if (uniformFloat64(this.random) < 0.5) {
-      // What runs in some stretch of time.
-      const middle = uniformFloat64(this.random) * this.bestEnd;
-      const near = Array.from({ length: count }, (_, i) => i).sort(
-        (a, b) => Math.abs((starts[a] as number) - middle) - Math.abs((starts[b] as number) - middle),
-      );
-      for (const i of near.slice(0, left)) free[i] = 1;
-    } else {
-      while (left > 0) {
-        const block = blocks[Math.floor(uniformFloat64(this.random) * blocks.length)] as readonly number[];
-        for (const i of block) free[i] = 1;
-        left -= Math.max(1, block.length);
-      }
-    }
-    this.again = free;
-    return this.keptBut(free, starts, decisions);
-  }
-
-  /** What is kept of a schedule: the decisions and orders of all tasks that are not set free, as literals. */
-  private keptBut(free: Uint8Array, starts: readonly number[], decisions: readonly boolean[]): number[] {
-    const { pairs, literal } = this.model as ScheduleModel;
-    const isFreed = new Set<number>();
-    for (const [i, modes] of this.problem.modes.entries()) {
-      if (free[i]) for (const { when } of modes) isFreed.add(Math.abs(when) - 1);
-    }
-    const kept: number[] = [];
-    if (this.problem.literals.length > 0) {
-      for (const own of this.problem.modes) {
-        for (const { when } of own) {
-          const k = Math.abs(when) - 1;
-          if (isFreed.has(k)) continue;
-          kept.push(...(decisions[k] ? [2 * literal(k), 1] : [2 * literal(k) + 1, 0]));
-        }
-      }
-    }
-    for (const { first, second, before, after } of pairs) {
-      if (free[first] || free[second]) continue;
-      const isFirst = (starts[first] as number) < (starts[second] as number);
-      if (before === after) kept.push(...(isFirst ? [2 * before, 1] : [2 * before + 1, 0]));
-      else kept.push(...(isFirst ? [2 * after + 1, 0] : [2 * before + 1, 0]));
-    }
-    return kept;
-  }
-
   /** Chance settles which of the untried pairs is looked at first. */
   private begin(): ScheduleModel {
     const model = scheduleModel(this.problem, this.bound, Math.min(this.problem.horizon, this.bestEnd));
     const { activity } = model.search;
     for (let v = 0; v < activity.length; v++) activity[v] = uniformFloat64(this.random);
-    model.search.hottest.watch([
-      ...model.pairs.flatMap(({ before, after }) => [before, after]),
-      ...model.sides.map(({ variable }) => variable),
-      ...this.problem.literals.map((_, k) => model.literal(k)),
-    ]);
-    this.phases = new Int8Array(model.variables);
+    this.branching = new Branching(this.problem, model);
+    this.branching.follow(this.best, this.wished);
     this.model = model;
-    this.setPhases();
     return model;
-  }
-
-  /** Which way each pair and decision is tried first: as in the best schedule. */
-  private setPhases(): void {
-    if (!this.model) return;
-    const { pairs, sides, literal } = this.model;
-    const order = this.best?.starts ?? this.problem.latest;
-    for (const { first, second, before, after } of pairs) {
-      const isFirst = (order[first] as number) <= (order[second] as number);
-      if (after !== before) this.phases[after] = isFirst ? 0 : 1;
-      this.phases[before] = isFirst ? 1 : 0;
-    }
-    for (const { task, from, variable } of sides) this.phases[variable] = (order[task] as number) >= from ? 1 : 0;
-    const decisions = this.best?.decisions ?? this.wished;
-    for (let k = 0; k < this.problem.literals.length; k++) this.phases[literal(k)] = decisions[k] ? 1 : 0;
   }
 
   /** Nothing better is left. */
@@ -470,59 +390,6 @@ class Run {
     search.undoTo(0);
     this.bound = Math.max(this.bound, Math.min(search.bounds.at[2 * end] as number, this.bestEnd));
     this.finish();
-  }
-
-  /** Either what could start first, at once, or what was in the way most lately. */
-  private readonly choose: Choose = () => (this.focus === 0 ? this.soonest() : this.hottest());
-
-  private soonest(): ReturnType<Choose> {
-    const { search, tasks, literal } = this.model as ScheduleModel;
-    const { at } = search.bounds;
-    let first = -1;
-    for (let i = 0; i < tasks; i++) {
-      if (at[2 * i] === -(at[2 * i + 1] as number)) continue;
-      if (first < 0 || this.sooner(i, first, at)) first = i;
-    }
-    if (first < 0) return this.leftOver();
-    for (const { when } of this.problem.modes[first] ?? []) {
-      const v = literal(Math.abs(when) - 1);
-      if (at[2 * v] !== -(at[2 * v + 1] as number)) return this.phases[v] === 1 ? [2 * v, 1] : [2 * v + 1, 0];
-    }
-    return [2 * first + 1, -(at[2 * first] as number)];
-  }
-
-  private readonly hottest: Choose = () => {
-    const { search, tasks } = this.model as ScheduleModel;
-    const { at } = search.bounds;
-    const { activity } = search;
-    const boolean = search.hottest.top((v) => at[2 * v] !== -(at[2 * v + 1] as number));
-    if (boolean !== undefined) return this.phases[boolean] === 1 ? [2 * boolean, 1] : [2 * boolean + 1, 0];
-    let hottest = -1;
-    for (let v = 0; v < tasks; v++) {
-      if (at[2 * v] === -(at[2 * v + 1] as number)) continue;
-      if (hottest < 0 || (activity[v] as number) > (activity[hottest] as number)) hottest = v;
-    }
-    if (hottest < 0) return this.leftOver();
-    const least = at[2 * hottest] as number;
-    const most = -(at[2 * hottest + 1] as number);
-    const wished = this.best?.starts[hottest] ?? least;
-    if (wished < least || wished >= most) return wished >= most ? [2 * hottest, most] : [2 * hottest + 1, -least];
-    return [2 * hottest + 1, -wished];
-  };
-
-  /** When every start stands, what is still open is told false: nothing hangs on it. */
-  private leftOver(): ReturnType<Choose> {
-    const { search, variables, end } = this.model as ScheduleModel;
-    const { at } = search.bounds;
-    for (let v = end + 1; v < variables; v++) {
-      if (at[2 * v] !== -(at[2 * v + 1] as number)) return [2 * v + 1, -(at[2 * v] as number)];
-    }
-    return undefined;
-  }
-
-  private sooner(i: number, j: number, at: Int32Array): boolean {
-    const difference = (at[2 * i] as number) - (at[2 * j] as number);
-    return difference < 0 || (difference === 0 && (at[2 * i + 1] as number) > (at[2 * j + 1] as number));
   }
 }
 

@@ -1,5 +1,5 @@
 import { type Piece } from './energy';
-import { type ReadResource } from './readProblem';
+import { type ReadResource } from './compiledProblem';
 
 /** How much of a resource there is, from each time on; the last piece goes on for ever. */
 export function supplyOf({ capacity, closed, taken }: Pick<ReadResource, 'capacity' | 'closed' | 'taken'>): Piece[] {

@@ -1,4 +1,4 @@
-import { type ReadProblem, type ReadResource } from './readProblem';
+import { type ReadProblem, type ReadResource } from './compiledProblem';
 
 /**
  * Tasks that follow each other on a resource so closely that no other can come between: they have it as one, so that only whole

@@ -1,4 +1,4 @@
-import { type ReadProblem, type ReadResource, type ReadUser } from './readProblem';
+import { type ReadProblem, type ReadResource, type ReadUser } from './compiledProblem';
 
 /**
  * Resources that stand for each other in the modes of tasks, taken together as one: a task holds some of them whichever mode is

@@ -1,0 +1,69 @@
+import { type Lag, type Literal, type Mode, type SearchTask } from '../scheduling/scheduleProblem';
+import { COOL_WATER_STEP, coolMinutes } from './coolWater';
+import { paceOf } from './dayKitchen';
+import { cannerResource, HANDS } from './dayProblem';
+import { type Choice, coolId, type ModelGround, opposite, waterId } from './modelGround';
+import { type LoadInCanner, questionOf } from './taskChain';
+
+/** Cold water for raw jars that are not the first into a canner. See `withCooling`. */
+export function coolingOf(ground: ModelGround, choice: Choice): SearchTask[] {
+  const { id, able } = choice;
+  const own = coolId(id);
+  if (ground.question.progress?.of.has(own)) return [];
+  const pace = paceOf(COOL_WATER_STEP, ground.question);
+  const after: Lag[] = [];
+  const modes: Mode[] = [];
+  for (const canner of able) {
+    const others = ground.choices.filter((other) => other !== choice && other.able.includes(canner));
+    if (others.length === 0) continue;
+    const when = `water of ${canner} is cooled for ${id}`;
+    const minutes = coolMinutes(questionOf(choice.inCanner.get(canner) as LoadInCanner, ground.question), pace).p50;
+    modes.push({ when, minutes, needs: { [cannerResource(canner)]: 1 } });
+    const here = ground.isIn(choice, canner);
+    const firsts = firstsOf(ground, canner);
+    const isFirst = firsts.get(choice) as Literal;
+    ground.clause(`!${when}`, here);
+    ground.clause(`!${when}`, `!${isFirst}`);
+    ground.clause(`!${when}`, ...others.map((other) => ground.isIn(other, canner)));
+    for (const other of others) ground.clause(when, opposite(here), isFirst, opposite(ground.isIn(other, canner)));
+    after.push(ground.following(waterId(canner), when));
+    for (const other of others.filter(({ isRaw }) => isRaw)) {
+      const both = `${id} follows ${other.id} in ${canner}`;
+      const leads = firsts.get(other) as Literal;
+      ground.clause(both, `!${when}`, `!${leads}`);
+      ground.clause(`!${both}`, when);
+      ground.clause(`!${both}`, leads);
+      after.push(ground.following(`unload ${other.id}`, both));
+    }
+  }
+  if (modes.length === 0) return [];
+  const presence = `water is cooled for ${id}`;
+  ground.clause(`!${presence}`, ...modes.map(({ when }) => when));
+  const begun = ground.question.progress ? { release: 0 } : {};
+  return [{ id: own, minutes: 0, needs: { [HANDS]: 1 }, modes, presence, after, ...begun }];
+}
+
+/** Where all jars of a canner are raw, one of those that can be ready first needs no cold water: which one, by literals. */
+function firstsOf(ground: ModelGround, canner: string): ReadonlyMap<Choice, Literal> {
+  const known = ground.firsts.get(canner);
+  if (known) return known;
+  const users = ground.choices.filter(({ able }) => able.includes(canner));
+  const raw = users.filter(({ isRaw }) => isRaw);
+  const literals = new Map(raw.map((choice) => [choice, `${choice.id} is first of raw jars in ${canner}`]));
+  ground.firsts.set(canner, literals);
+  const cooked = users.filter(({ isRaw }) => !isRaw);
+  for (const [choice, own] of literals) {
+    const here = ground.isIn(choice, canner);
+    const sooner = raw.filter(({ rank }) => rank < choice.rank);
+    const equal = raw.filter(({ rank }) => rank === choice.rank);
+    ground.clause(`!${own}`, here);
+    for (const other of [...cooked, ...sooner]) ground.clause(`!${own}`, opposite(ground.isIn(other, canner)));
+    for (const other of equal) if (other !== choice) ground.clause(`!${own}`, `!${literals.get(other)}`);
+    ground.clause(
+      opposite(here),
+      ...[...cooked, ...sooner].map((other) => ground.isIn(other, canner)),
+      ...equal.map((other) => literals.get(other) as Literal),
+    );
+  }
+  return literals;
+}

@@ -1,0 +1,123 @@
+import { wantsCoolWater } from '../canner/heatUp';
+import { type Lag, type Literal, type SearchTask } from '../scheduling/scheduleProblem';
+import { isCanned } from './batch';
+import { readyAt } from './coolWater';
+import { type Assignment, cannerFor } from './dayKitchen';
+import { dayOf } from './dayOf';
+import { type DayProblem } from './dayProblem';
+import { type DayQuestion } from './questionOfDay';
+import { hostOf, together } from './sharedLoad';
+import { type LoadInCanner } from './taskChain';
+
+/** The moment at which the plan begins, for what is due or ready in one canner and not in another. */
+export const BEGIN: SearchTask = { id: 'begin', minutes: 0, needs: {}, due: 0 };
+
+/** A load, the canners that can take it, and what it asks of each. */
+export interface Choice {
+  readonly id: string;
+  readonly able: readonly string[];
+  readonly inCanner: ReadonlyMap<string, LoadInCanner>;
+  /** Whether its jars go into water that has not boiled. */
+  readonly isRaw: boolean;
+  /** Loads of equal rank stand for each other; of those with raw jars the lowest can be ready first. */
+  readonly rank: number;
+}
+
+/** Literals that hold always or never are told as such. */
+export type Told = Literal | boolean;
+
+/** The loads of a day with the canners that can take them. */
+export function choicesOf(
+  question: DayQuestion,
+  able: ReadonlyMap<string, readonly string[]>,
+  base: Assignment,
+): Choice[] {
+  const { batches, progress } = question;
+  // Of the whole day, however far it has come: who goes in without cold water does not change on the way.
+  const ready = readyAt(dayOf(batches, { ...question, cannerOf: base }).tasks);
+  const ranks = new Map<string, number>();
+  return batches.filter(isCanned).flatMap((batch) =>
+    batch.loads
+      .filter((load) => !hostOf(load, batches))
+      .map((load): Choice => {
+        const all = together(batch, load, batches);
+        const ids = able.get(load.id) ?? [];
+        const inCanner = new Map(
+          ids.map((id) => {
+            const canner = cannerFor(batch, load, { ...question, cannerOf: new Map([[load.id, id]]) });
+            return [id, { ...all, batch: { ...all.batch, method: batch.method }, canner }];
+          }),
+        );
+        // What has begun keeps its name, and so its place among those that are ready at once.
+        const alike = progress ? load.id : `${batch.id} ${load.jars} ${load.size?.jar}`;
+        const key = `${String(ready(load.id)).padStart(9, '0')} ${alike}`;
+        if (!ranks.has(key)) ranks.set(key, ready(load.id) * 1_000 + ranks.size);
+        return {
+          ...{ id: load.id, able: ids, inCanner, rank: ranks.get(key) as number },
+          isRaw: wantsCoolWater({ method: batch.method, pack: batch.pack }),
+        };
+      }),
+  );
+}
+
+/** What a model is built of: the day, its choices, and the clauses between its decisions so far. */
+export class ModelGround {
+  readonly clauses: Literal[][] = [];
+  readonly canners: readonly string[];
+  /** Of each canner whose jars may all be raw: the literals that a load is the one that needs no cold water. */
+  readonly firsts = new Map<string, ReadonlyMap<Choice, Literal>>();
+
+  constructor(
+    readonly question: DayQuestion,
+    readonly told: DayProblem,
+    readonly choices: readonly Choice[],
+  ) {
+    this.canners = [...new Set(choices.flatMap(({ able }) => able))];
+  }
+
+  /** Whether a load goes into a canner. */
+  isIn({ id, able }: Choice, canner: string): Told {
+    if (!able.includes(canner)) return false;
+    return able.length === 1 ? true : inLiteral(id, canner);
+  }
+
+  /** At least one of these holds. */
+  clause(...told: readonly Told[]): void {
+    if (told.includes(true)) return;
+    this.clauses.push(told.filter((each): each is Literal => typeof each === 'string'));
+  }
+
+  /** After a task, or, where that runs already, after it is likely over; what is over binds nothing. */
+  following(task: string, when: Literal): Lag {
+    const { progress } = this.question;
+    const begun = progress?.of.get(task);
+    if (!progress || !begun) return { task, when };
+    const left = begun.kind === 'running' ? Math.max(1, Math.ceil(begun.endMin - progress.nowMin)) : 0;
+    return { task: BEGIN.id, minLag: left, when };
+  }
+}
+
+/** The literal that a load goes into a canner. */
+export function inLiteral(load: string, canner: string): Literal {
+  return `${load} in ${canner}`;
+}
+
+/** What holds where this does not. */
+export function opposite(told: Told): Told {
+  return typeof told === 'boolean' ? !told : `!${told}`;
+}
+
+/** A lag's literal, for one that does not hold always. */
+export function whenTold(told: Told): { when?: Literal } {
+  return typeof told === 'string' ? { when: told } : {};
+}
+
+/** The id of the task in which a canner's water is heated. */
+export function waterId(canner: string): string {
+  return `preheat ${canner}`;
+}
+
+/** The id of the task in which water is cooled for a load. */
+export function coolId(load: string): string {
+  return `cool-water ${load}`;
+}

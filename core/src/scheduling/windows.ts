@@ -1,0 +1,75 @@
+import { type ReadLag, type ReadProblem } from './compiledProblem';
+import { openFrom } from './holes';
+import { notMet, quote } from './notMet';
+import { type RuleNotMet, type SearchTask } from './scheduleProblem';
+
+/** Earliest starts pushed on by lags and closed times until nothing moves; then the same for the latest ones. */
+export function spread(drawn: {
+  ids: readonly string[];
+  minutes: readonly number[];
+  lags: readonly ReadLag[];
+  holes: ReadProblem['holes'];
+  earliest: number[];
+  latest: number[];
+  tasks: readonly SearchTask[];
+}): RuleNotMet | undefined {
+  const { ids, minutes, lags, holes, earliest, latest, tasks } = drawn;
+  const late = (i: number) => {
+    const task = tasks[i] as SearchTask;
+    if (task.due !== undefined) {
+      return notMet(`${quote(task.id)} cannot be over by ${task.due} min: what comes before it takes longer.`, [
+        task.id,
+      ]);
+    }
+    return notMet(`${quote(task.id)} has no time: its longest lags and closed times leave none.`, [task.id]);
+  };
+  for (let round = 0; ; round++) {
+    let moved = -1;
+    let jumped = false;
+    const move = (i: number, at: number) => {
+      if ((earliest[i] as number) >= at) return;
+      earliest[i] = at;
+      moved = i;
+    };
+    for (const { from, to, least, most } of lags) {
+      move(to, (earliest[from] as number) + (minutes[from] as number) + least);
+      if (most < Infinity) move(from, (earliest[to] as number) - most - (minutes[from] as number));
+    }
+    for (const [i, own] of holes.entries()) {
+      const open = openFrom(earliest[i] as number, own);
+      jumped ||= open > (earliest[i] as number);
+      move(i, open);
+    }
+    const stuck = ids.findIndex((_, i) => (earliest[i] as number) > (latest[i] as number));
+    if (stuck >= 0) return late(stuck);
+    if (moved < 0) break;
+    // As many rounds as tasks are enough after each jump over a closed time, unless lags push each other round and round.
+    if (jumped) round = 0;
+    if (round > ids.length) {
+      return notMet(`The least and longest lags around ${quote(ids[moved] as string)} contradict each other.`, [
+        ids[moved] as string,
+      ]);
+    }
+  }
+  for (let moved = true; moved;) {
+    moved = false;
+    const move = (i: number, at: number) => {
+      if ((latest[i] as number) <= at) return;
+      latest[i] = at;
+      moved = true;
+    };
+    for (const { from, to, least, most } of lags) {
+      move(from, (latest[to] as number) - least - (minutes[from] as number));
+      if (most < Infinity) move(to, (latest[from] as number) + (minutes[from] as number) + most);
+    }
+    for (const [i, own] of holes.entries()) {
+      for (let k = own.length - 1; k >= 0; k--) {
+        const [first, last] = own[k] as readonly [number, number];
+        if ((latest[i] as number) >= first && (latest[i] as number) <= last) move(i, first - 1);
+      }
+    }
+    const stuck = ids.findIndex((_, i) => (earliest[i] as number) > (latest[i] as number));
+    if (stuck >= 0) return late(stuck);
+  }
+  return undefined;
+}
