@@ -1,10 +1,12 @@
-import { Energy, type Piece } from './energy';
+import { conflictsOf } from './conflicts';
+import { Energy } from './energy';
 import { LearningSearch } from './learningSearch';
 import { lookalikes } from './lookalikes';
-import { type ReadProblem, type ReadResource, type ReadUser } from './compiledProblem';
-import { stretchesWith, supplyOf } from './supply';
+import { type ReadProblem, type ReadResource } from './compiledProblem';
+import { reachable } from './reachable';
+import { supplyOf } from './supply';
 import { type Holding, Timetable } from './timetable';
-import { type Train, trainsOf } from './trains';
+import { type Train } from './trains';
 import { unionOf } from './unionOf';
 
 /** So many pairs of tasks are decided one by one; beyond that a resource is watched by its time-table alone. */
@@ -278,77 +280,6 @@ function touching(build: Builder, minutes: readonly number[], zero: number) {
   };
 }
 
-interface Conflict {
-  readonly a: Train;
-  readonly b: Train;
-  /** Where both fit at once, for a while. */
-  readonly stretches: readonly { from: number; to: number }[];
-  /** Literals under which the one and the other are there; 0 for always. */
-  readonly when: readonly number[];
-}
-
-/** Pairs that cannot have a resource at once and are not in order anyway; whether these say all about it. */
-function conflictsOf(
-  problem: ReadProblem,
-  resource: ReadResource,
-  supply: readonly Piece[],
-  reach: Reach,
-): { all: boolean; conflicts: Conflict[] } {
-  const trains = trainsOf(problem, resource);
-  const usersOf = (train: Train) => resource.users.filter(({ task }) => train.tasks.includes(task));
-  const users = trains.map(usersOf);
-  const conflicts: Conflict[] = [];
-  let all = true;
-  for (const [x, a] of trains.entries()) {
-    for (const [y, b] of trains.entries()) {
-      if (y <= x) continue;
-      const [first, last] = [a.tasks[0] as number, a.tasks.at(-1) as number];
-      const [begin, over] = [b.tasks[0] as number, b.tasks.at(-1) as number];
-      if (reach(last, begin) || reach(over, first)) continue;
-      const least = Math.min(...(users[x] as ReadUser[]).map(({ amount }) => amount));
-      const other = Math.min(...(users[y] as ReadUser[]).map(({ amount }) => amount));
-      const window = {
-        from: Math.max(problem.earliest[first] as number, problem.earliest[begin] as number),
-        to: Math.min(
-          (problem.latest[last] as number) + (problem.minutes[last] as number),
-          (problem.latest[over] as number) + (problem.minutes[over] as number),
-        ),
-      };
-      const stretches = stretchesWith(least + other, supply).filter(
-        ({ from, to }) => from < window.to && to > window.from,
-      );
-      if (stretches.some(({ from, to }) => from <= window.from && to >= window.to)) {
-        all = false;
-        continue;
-      }
-      if (stretches.length > 0) all = false;
-      if (stretches.length > 0 && (a.tasks.length > 1 || b.tasks.length > 1)) continue;
-      const whens = waysTogether(users[x] as ReadUser[], users[y] as ReadUser[]);
-      if (!whens) {
-        all = false;
-        continue;
-      }
-      // A lag that holds whenever both are there puts them in order.
-      const isOrdered = problem.lags.some(
-        ({ from, to, least: gap, when }) =>
-          gap >= 0 &&
-          when !== 0 &&
-          whens.includes(when) &&
-          ((a.tasks.includes(from) && b.tasks.includes(to)) || (b.tasks.includes(from) && a.tasks.includes(to))),
-      );
-      if (!isOrdered) conflicts.push({ a, b, stretches, when: whens });
-    }
-  }
-  return { all, conflicts };
-}
-
-/** The literal under which each of two trains is on the resource; undefined where more than one leads to it. */
-function waysTogether(a: readonly ReadUser[], b: readonly ReadUser[]): readonly number[] | undefined {
-  const own = [a, b].map((users) => [...new Set(users.map(({ when }) => when))]);
-  if (own.some((whens) => whens.length > 1)) return undefined;
-  return own.map(([when]) => when as number);
-}
-
 /** Who holds a resource, and what is gone of it like something that cannot be moved. */
 function holdingsOf(
   build: Builder,
@@ -372,36 +303,4 @@ function holdingsOf(
       ...always,
     })),
   };
-}
-
-type Reach = (from: number, to: number) => boolean;
-
-/** Whether one task always ends before another starts, by lags alone. */
-function reachable({ minutes, lags }: ReadProblem): Reach {
-  const count = minutes.length;
-  const words = (count + 31) >> 5;
-  const after = Array.from({ length: count }, (): number[] => []);
-  for (const { from, to, when, least } of lags) if (when === 0 && least >= 0) after[from]?.push(to);
-  const rows = new Array<Uint32Array | undefined>(count);
-  const visit = (start: number) => {
-    // Depth first without recursion: a chain may be as long as there are tasks.
-    const stack = [start];
-    while (stack.length > 0) {
-      const i = stack.at(-1) as number;
-      const open = (after[i] as number[]).find((to) => !rows[to]);
-      if (open !== undefined) {
-        stack.push(open);
-        continue;
-      }
-      const row = new Uint32Array(words);
-      for (const to of after[i] as number[]) {
-        (row[to >> 5] as number) |= 1 << (to & 31);
-        (rows[to] as Uint32Array).forEach((word, w) => ((row[w] as number) |= word));
-      }
-      rows[i] = row;
-      stack.pop();
-    }
-  };
-  for (let i = 0; i < count; i++) if (!rows[i]) visit(i);
-  return (from, to) => (((rows[from] as Uint32Array)[to >> 5] as number) & (1 << (to & 31))) !== 0;
 }
