@@ -9,7 +9,7 @@ const plain = {
 
 export default {
   // A slow machine is no failing test: this only ends one that hangs.
-  testTimeout: 120_000,
+  testTimeout: 1_200_000,
   projects: [
     { ...plain, displayName: 'core', rootDir: '.', roots: ['<rootDir>/core'] },
     { ...plain, displayName: 'server', rootDir: '.', roots: ['<rootDir>/contract', '<rootDir>/server'] },
