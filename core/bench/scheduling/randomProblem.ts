@@ -114,6 +114,14 @@ export function randomChoices(seed: number, count: number): ScheduleProblem {
       });
     }
   }
+  // What is done beside, some time in a window that may well lie after all else; it is there for one of the two pairs of hands.
+  if (chance(50)) {
+    const [minutes, release] = [int(2, 8), int(0, 30)];
+    const after = chance(30) && { after: [{ task: (tasks[0] as SearchTask).id, minLag: int(0, 4) }] };
+    const due = release + minutes + int(chance(30) ? 0 : 4, 12);
+    const needs = { hands: int(1, 2), ...(chance(30) && { a: 1 }) };
+    tasks.push({ id: 'beside', minutes, needs, release, due, uncounted: true, ...after });
+  }
   if (literals.length > 2 && chance(50)) {
     clauses.push([literals[int(0, literals.length - 1)] as string, literals[int(0, literals.length - 1)] as string]);
   }

@@ -12,6 +12,8 @@ interface Way {
  * decision, in the LP format that solvers read. Pritsker, Watters and Wolfe 1969; lags that hang on decisions by a large number.
  * It knows nothing of how the search works.
  *
+ * What does not count has a due time here, which may be later than the horizon.
+ *
  * @param horizon minutes; a schedule that ends by then must exist, or there is none
  */
 export function timeIndexedModel({ resources, tasks, clauses = [] }: ScheduleProblem, horizon: number): string {
@@ -54,7 +56,7 @@ export function timeIndexedModel({ resources, tasks, clauses = [] }: SchedulePro
       )
       .join(' ');
   const rows: string[] = [];
-  for (const [i, { presence, after = [] }] of tasks.entries()) {
+  for (const [i, { presence, uncounted, after = [] }] of tasks.entries()) {
     const all = (starts[i] ?? []).flatMap((own, w) => own.map((t) => `+ 1 ${x(i, w, t)}`)).join(' ');
     const there = presence === undefined ? { terms: '', constant: -1 } : sumOf([[-1, presence]]);
     rows.push(`${all} ${there.terms} + 0 over = ${-there.constant}`);
@@ -64,7 +66,7 @@ export function timeIndexedModel({ resources, tasks, clauses = [] }: SchedulePro
       const chosen = sumOf([[-1, when]]);
       rows.push(`${own} ${chosen.terms} + 0 over = ${-chosen.constant}`);
     }
-    rows.push(`+ 1 over ${moments(i, -1, true)} >= 0`);
+    if (!uncounted) rows.push(`+ 1 over ${moments(i, -1, true)} >= 0`);
     for (const { task, minLag = 0, maxLag, between = 'end-start', when } of after) {
       const j = index.get(task) as number;
       const open = [when, presence, tasks[j]?.presence].filter((each): each is Literal => each !== undefined);
@@ -84,7 +86,8 @@ export function timeIndexedModel({ resources, tasks, clauses = [] }: SchedulePro
   for (const { id, capacity, taken = [] } of resources) {
     const goneAt = (t: number) =>
       taken.reduce((sum, { from, to, amount }) => sum + (from <= t && t < to ? amount : 0), 0);
-    for (let t = 0; t < horizon; t++) {
+    const until = tasks.reduce((end, { uncounted, due = 0 }) => (uncounted ? Math.max(end, due) : end), horizon);
+    for (let t = 0; t < until; t++) {
       const held = tasks.flatMap(({ needs: common }, i) =>
         (ways[i] as Way[]).flatMap(({ minutes, needs }, w) => {
           const amount = (common[id] ?? 0) + (needs[id] ?? 0);
@@ -117,7 +120,7 @@ function windowsOf(tasks: ScheduleProblem['tasks'], ways: readonly Way[][], hori
   const index = new Map(tasks.map(({ id }, i) => [id, i]));
   const least = ways.map((own) => Math.min(...own.map(({ minutes }) => minutes)));
   const first = tasks.map(({ release = 0 }) => release);
-  const last = tasks.map(({ due = Infinity }) => Math.min(horizon, due));
+  const last = tasks.map(({ due = Infinity, uncounted }) => (uncounted ? due : Math.min(horizon, due)));
   for (let round = 0; round < tasks.length; round++) {
     for (const [i, { after = [], presence }] of tasks.entries()) {
       for (const { task, minLag = 0, between = 'end-start', when } of after) {

@@ -3,12 +3,19 @@ import { holdsMixed } from '../canner/holdsMixed';
 import { isCanned } from './batch';
 import { type DayQuestion } from './questionOfDay';
 import { hostOf, sizesInCanner, together } from './sharedLoad';
+import { wishedCanners } from './wish';
 
 /**
  * The canners that can take each load of a day, by load id: what is in use, serves its method and holds all its jars. A load that
  * has gone in already stays where it is; one that goes in with another has no canner of its own.
  */
-export function ableCanners({ batches, canners, ownJars = [], progress }: DayQuestion): Map<string, readonly string[]> {
+export function ableCanners({
+  batches,
+  canners,
+  ownJars = [],
+  progress,
+  wishes = [],
+}: DayQuestion): Map<string, readonly string[]> {
   const usable = canners.filter(({ id }) => !progress?.cannersOut.includes(id));
   const able = (batch: (typeof batches)[number], load: (typeof batch.loads)[number]): readonly string[] => {
     const stands = progress?.cannerOf.get(load.id);
@@ -18,7 +25,8 @@ export function ableCanners({ batches, canners, ownJars = [], progress }: DayQue
     const { jars } = together(batch, load, batches).load;
     const sizes = sizesInCanner(batch, load, batches);
     const fits = (canner: Canner) => holdsMixed(canner, sizes, jars, { method: batch.method, ownJars });
-    return usable.filter(fits).map(({ id }) => id);
+    const ids = usable.filter(fits).map(({ id }) => id);
+    return wishedCanners(wishes, load.id, ids);
   };
   return new Map(
     batches

@@ -1,5 +1,6 @@
 import { type Canner, type OwnJar } from '../canner/canner';
 import { type Batch, type PlannedLoad } from './batch';
+import { type ErrandsTold } from './errand';
 import { type KitchenSetup } from './kitchenSetup';
 
 /** Which canner each load goes into, by load id. */
@@ -13,6 +14,10 @@ export interface DayKitchen {
   readonly ownJars?: readonly OwnJar[];
   /** Minute of the day at which the plan begins. */
   readonly startMinute: number;
+  /** Day of the week at minute 0, 0 Sunday: what is done on some weekdays only is done then. */
+  readonly weekday?: number;
+  /** What was told of errands for these dates alone. */
+  readonly errands?: ErrandsTold;
   /** Minutes each canner has really taken to the boil or to pressure, by `heatUpKey`, newest last. */
   readonly heatUpsTaken?: ReadonlyMap<string, readonly number[]>;
   /** Minutes from heat off until the jars came out, as really taken, by `heatUpKey`, newest last. */

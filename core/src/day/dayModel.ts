@@ -2,10 +2,11 @@ import { type Lag, type Mode, type ScheduleProblem, type SearchTask } from '../s
 import { COOLED_HOLD_MIN } from './coolWater';
 import { coolingOf } from './cooledFor';
 import { type Assignment } from './dayKitchen';
-import { cannerResource, type DayProblem, type DayTask, scheduleProblemOf } from './dayProblem';
+import { cannerResource, type DayProblem, scheduleProblemOf } from './dayProblem';
 import { BEGIN, type Choice, choicesOf, coolId, inLiteral, ModelGround, waterId, whenTold } from './modelGround';
 import { type DayQuestion, problemOf } from './questionOfDay';
 import { tieWater, waterOf } from './waterInTime';
+import { IN_CANNER } from './wish';
 
 /** A day as the search takes it: which canner a load goes into is decided with its time. */
 export interface DayModel {
@@ -15,9 +16,6 @@ export interface DayModel {
   /** Which canner each load goes into where the decisions are made. */
   cannerOf(decisions: ReadonlyMap<string, boolean>): Assignment;
 }
-
-/** The stages of a load that hold its canner. */
-const IN_CANNER: readonly DayTask['kind'][] = ['load', 'heat-up', 'process', 'rest', 'unload'];
 
 /**
  * The tasks of a day with the canners left open. Each stage of a load has a mode for each canner that can take it; the water of a
@@ -150,6 +148,7 @@ class ModelBuilder {
 }
 
 function dueBy(task: SearchTask, overByMin = Infinity): SearchTask {
+  if (task.uncounted) return task;
   const due = Math.min(task.due ?? Infinity, overByMin);
   return due < Infinity ? { ...task, due } : task;
 }

@@ -7,6 +7,7 @@ import { COOL_WATER_STEP, withCooling } from './coolWater';
 import { type DayStep, stepsOfBatch } from './daySequence';
 import { cannerResource, type DayProblem, type DayTask, HANDS, WATCH } from './dayProblem';
 import { dayResources } from './dayResources';
+import { errandTasks } from './errandTasks';
 import { isLongWait } from './longWait';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf, together, wordsInCanner } from './sharedLoad';
 import { STERILE_HOLD_MIN, sterileJars } from './sterileJars';
@@ -54,12 +55,12 @@ export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProble
       ),
     ),
     ...batches.flatMap((batch) => batchTasks(batch, batches, kitchen)),
+    ...errandTasks(kitchen),
   ];
   return {
     resources: dayResources(
-      kitchen.setup,
+      kitchen,
       used.map(({ id }) => id),
-      kitchen.startMinute,
       toolsNamedBy(batches),
     ),
     tasks: used.reduce<DayTask[]>((all, canner) => {

@@ -15,11 +15,15 @@ export type TaskKind =
   | 'unload'
   /** Of what is kept cold: on the counter, then into the refrigerator or the freezer. */
   | 'cool'
-  | 'store';
+  | 'store'
+  /** No part of preserving: somebody has something else to do. */
+  | 'errand';
 
 export const HANDS = 'hands';
 /** Somebody up and in the house: nothing boils, simmers or is processed without. */
 export const WATCH = 'watch';
+/** All the watching that one who stays at home can do: more pots than anybody has. */
+export const ANYBODY = 1_000;
 export const BURNERS = 'burners';
 /** Burners that can carry a canner. */
 export const CANNER_BURNERS = 'canner burners';
@@ -32,6 +36,11 @@ export function cannerResource(cannerId: string): string {
 /** Whether a resource is a canner; burners that carry one are not. */
 export function isCannerResource(id: string): boolean {
   return id.startsWith('canner ') && id !== CANNER_BURNERS;
+}
+
+/** The id of one cook's own hands, for what nobody else can do. */
+export function ownHands(cook: string): string {
+  return `hands of ${cook}`;
 }
 
 /** The id of a tool the household named. */
@@ -65,6 +74,15 @@ export interface DayTask {
   readonly batchId?: string;
   readonly loadId?: string;
   readonly cannerId?: string;
+  /** Whose hands it takes, where no others will do. */
+  readonly cook?: string;
+  /** The day is over without it too. */
+  readonly uncounted?: true;
+}
+
+/** When the last step that counts is over; 0 where there is none. */
+export function endOfDay(tasks: readonly ScheduledTask[]): number {
+  return Math.max(0, ...tasks.map(({ task, endMin }) => (task.uncounted ? 0 : endMin)));
 }
 
 /** A preserving day, or a few, to be scheduled. */
@@ -93,8 +111,9 @@ export function scheduleProblemOf(
   return {
     resources,
     tasks: tasks.map((task) => {
-      const { id, needs, after, releaseMin, dueMin } = task;
+      const { id, needs, after, releaseMin, dueMin, uncounted } = task;
       const within = {
+        ...(uncounted && { uncounted }),
         ...(releaseMin !== undefined && { release: releaseMin }),
         ...(dueMin !== undefined && { due: dueMin }),
       };

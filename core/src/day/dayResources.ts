@@ -1,35 +1,48 @@
-import { BURNERS, CANNER_BURNERS, cannerResource, HANDS, toolResource, WATCH } from './dayProblem';
-import { type Cook, DAY_MIN, type KitchenSetup } from './kitchenSetup';
+import { ANYBODY, BURNERS, CANNER_BURNERS, cannerResource, HANDS, ownHands, toolResource, WATCH } from './dayProblem';
+import { type Errand, errandsOn, fixedTime } from './errand';
+import { isMoved, type KitchenLife, movableErrands } from './errandTasks';
+import { type Cook, DAY_MIN } from './kitchenSetup';
 import { type SearchResource } from '../scheduling/scheduleProblem';
 
 /** Hours are laid out for so many days from the start on; a plan that takes longer finds the kitchen open. */
 const DAYS = 7;
 
-/** More pots than anybody watches at once. */
-const ANY_NUMBER = 1_000;
-
 /**
  * The kitchen as resources of a schedule.
  *
- * @param startMinute minute of the day at which the plan begins: its minute 0
+ * @param life the kitchen, who is in it when, and the minute of the day at which the plan begins: its minute 0
  * @param toolsNamed tools that a recipe of the household's own names: there is one of each that the kitchen does not count
  */
 export function dayResources(
-  setup: KitchenSetup,
+  life: KitchenLife,
   cannerIds: readonly string[],
-  startMinute: number,
   toolsNamed: readonly string[] = [],
 ): SearchResource[] {
-  const { cooks } = setup;
-  const edges = edgesOf(cooks, startMinute);
+  const { setup, startMinute } = life;
+  const hours = setup.cooks.map((cook) => hoursOf(cook, life));
+  const edges = edgesOf(hours, startMinute);
+  const atWork = hours.map(({ work }): When => within(work));
+  const atHome = hours.map(({ home }): When => within(home));
+  const moved = movableErrands(life);
+  const leaves = moved.some(({ errand }) => !errand.atHome);
+  const errandsOf = [...new Set(moved.map(({ errand }) => errand.cook))];
   return [
-    { id: HANDS, capacity: cooks.length, ...hours(cooks.map(atWork), startMinute, edges) },
+    { id: HANDS, capacity: setup.cooks.length, ...missing(atWork, edges) },
     // Whoever is up and in the house can see to a pot, with hands full or not.
     {
       id: WATCH,
-      capacity: ANY_NUMBER,
-      ...hours([(minute) => cooks.some((cook) => atHome(cook)(minute))], startMinute, edges),
+      ...(leaves
+        ? { capacity: ANYBODY * setup.cooks.length, ...missing(atHome, edges, ANYBODY) }
+        : { capacity: ANYBODY, ...missing([(minute) => atHome.some((there) => there(minute))], edges) }),
     },
+    ...errandsOf.map((name) => ({
+      id: ownHands(name),
+      capacity: 1,
+      ...missing(
+        atWork.filter((_, k) => setup.cooks[k]?.name === name),
+        edges,
+      ),
+    })),
     { id: BURNERS, capacity: setup.burners },
     { id: CANNER_BURNERS, capacity: Math.min(setup.cannerBurners, setup.burners) },
     { id: 'big pot', capacity: setup.bigPots },
@@ -45,51 +58,75 @@ export function dayResources(
   ];
 }
 
+type Span = readonly [from: number, to: number];
+
+/** When a cook works and is in the house, in minutes of the plan. */
+interface Hours {
+  readonly work: readonly Span[];
+  readonly home: readonly Span[];
+}
+
+type When = (minute: number) => boolean;
+
+/** The hours of a cook on all days of the plan, less what stands at its time. */
+function hoursOf(cook: Cook, life: KitchenLife): Hours {
+  const days = Array.from({ length: DAYS + 1 }, (_, day) => {
+    const midnight = day * DAY_MIN - life.startMinute;
+    const own = errandsOn(life.setup.cooks, life, day).filter(
+      (errand) => errand.cook === cook.name && !isMoved(life.setup, errand, day),
+    );
+    const hours: Span = [midnight + cook.fromMin, midnight + cook.toMin];
+    const spanOf = (errand: Errand): Span => {
+      const [from, to] = fixedTime(errand, cook);
+      return [midnight + from, midnight + to];
+    };
+    const away = own.filter(({ atHome }) => !atHome);
+    return { work: less(hours, own.map(spanOf)), home: less(hours, away.map(spanOf)) };
+  });
+  return { work: days.flatMap(({ work }) => work), home: days.flatMap(({ home }) => home) };
+}
+
+/** What is left of a span. */
+function less([from, to]: Span, taken: readonly Span[]): Span[] {
+  const left: Span[] = [];
+  let at = from;
+  for (const [begin, end] of [...taken].sort(([a], [b]) => a - b)) {
+    if (Math.min(begin, to) > at) left.push([at, Math.min(begin, to)]);
+    at = Math.max(at, end);
+  }
+  if (at < to) left.push([at, to]);
+  return left;
+}
+
+function within(spans: readonly Span[]): When {
+  return (minute) => spans.some(([from, to]) => minute >= from && minute < to);
+}
+
 /** Minutes of the plan at which somebody comes or goes, and its last one: in between nothing changes. */
-function edgesOf(cooks: readonly Cook[], startMinute: number): number[] {
-  const ofDay = cooks.flatMap(({ fromMin, toMin, breaks }) => [
-    fromMin,
-    toMin,
-    ...breaks.flatMap((own) => [own.fromMin, own.toMin]),
-  ]);
-  const days = Array.from({ length: DAYS + 1 }, (_, day) => day * DAY_MIN - startMinute);
-  const all = days.flatMap((midnight) => [midnight, ...ofDay.map((minute) => midnight + minute)]);
+function edgesOf(hours: readonly Hours[], startMinute: number): number[] {
   const last = DAYS * DAY_MIN;
-  return [...new Set([...all.filter((minute) => minute > 0 && minute < last), last])].sort((a, b) => a - b);
+  const all = hours.flatMap(({ work, home }) => [...work, ...home].flat());
+  const midnights = Array.from({ length: DAYS + 1 }, (_, day) => day * DAY_MIN - startMinute);
+  return [...new Set([...[...all, ...midnights].filter((minute) => minute > 0 && minute < last), last])].sort(
+    (a, b) => a - b,
+  );
 }
 
-type When = (minuteOfDay: number) => boolean;
-
-function atWork({ fromMin, toMin, breaks }: Cook): When {
-  return (minute) =>
-    minute >= fromMin && minute < toMin && !breaks.some((own) => minute >= own.fromMin && minute < own.toMin);
-}
-
-function atHome({ fromMin, toMin, breaks }: Cook): When {
-  return (minute) =>
-    minute >= fromMin &&
-    minute < toMin &&
-    !breaks.some((own) => !own.atHome && minute >= own.fromMin && minute < own.toMin);
-}
-
-/** Times when nobody is there, and times when some are missing; a single `When` counts as all there is. */
-function hours(
+/** Times when nobody is there, and times when some are missing, each of them so much; a single `When` counts as all there is. */
+function missing(
   present: readonly When[],
-  startMinute: number,
   edges: readonly number[],
+  each = 1,
 ): Pick<SearchResource, 'closed' | 'taken'> {
   const closed: [number, number][] = [];
   const taken: { from: number; to: number; amount: number }[] = [];
   let from = 0;
-  const missingAt = (minute: number) => {
-    const ofDay = (startMinute + minute) % DAY_MIN;
-    return present.filter((there) => !there(ofDay)).length;
-  };
+  const missingAt = (minute: number) => present.filter((there) => !there(minute)).length;
   for (const minute of edges) {
-    const missing = missingAt(from);
-    if (minute < DAYS * DAY_MIN && missingAt(minute) === missing) continue;
-    if (missing === present.length) closed.push([from, minute]);
-    else if (missing > 0) taken.push({ from, to: minute, amount: missing });
+    const away = missingAt(from);
+    if (minute < DAYS * DAY_MIN && missingAt(minute) === away) continue;
+    if (away === present.length) closed.push([from, minute]);
+    else if (away > 0) taken.push({ from, to: minute, amount: each * away });
     from = minute;
   }
   return { closed, taken };

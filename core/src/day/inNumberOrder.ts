@@ -1,14 +1,15 @@
 import { groupBy } from '../handbook/groupBy';
 import { type Placed } from '../scheduling/scheduleProblem';
 import { type Assignment } from './dayKitchen';
-import { type Batch } from './batch';
+import { type DayQuestion } from './questionOfDay';
+import { loadsOf } from './wish';
 
 /**
  * Loads of one batch with as many jars of one size stand for each other, so the search may have put number 3 first. Here they
  * change names, and canners with them, until they go into the canners in the order of their numbers.
  */
 export function inNumberOrder(
-  batches: readonly Batch[],
+  { batches, wishes = [] }: Pick<DayQuestion, 'batches' | 'wishes'>,
   cannerOf: Assignment,
   placed: readonly Placed[],
 ): { placed: Placed[]; cannerOf: Assignment } {
@@ -16,9 +17,10 @@ export function inNumberOrder(
   const loadedAt = (loadId: string) => startOf.get(`load ${loadId}`) ?? 0;
   const hosts = new Set(batches.flatMap(({ loads }) => loads.map(({ withLoadId }) => withLoadId)));
   const nameOf = new Map<string, string>();
+  const named = new Set(wishes.flatMap(loadsOf));
   for (const { loads: all } of batches) {
-    // One that shares its canner stands for no other.
-    const loads = all.filter(({ id, withLoadId }) => withLoadId === undefined && !hosts.has(id));
+    // One that shares its canner stands for no other, nor one that something is wished of.
+    const loads = all.filter(({ id, withLoadId }) => withLoadId === undefined && !hosts.has(id) && !named.has(id));
     for (const alike of groupBy(loads, ({ jars, size }) => `${jars} ${size?.jar}`).values()) {
       const ids = alike.map(({ id }) => id);
       const inTime = [...ids].sort((a, b) => loadedAt(a) - loadedAt(b));

@@ -11,6 +11,12 @@ export interface Break {
   readonly fromMin: number;
   readonly toMin: number;
   readonly atHome: boolean;
+  /** What it is: "Milking". */
+  readonly words?: string;
+  /** It takes so long, some time between the two; all of it unless said. */
+  readonly minutes?: number;
+  /** On these days of the week, 0 Sunday; on each unless said. */
+  readonly weekdays?: readonly number[];
 }
 
 /** A tool that the household names itself, and the step that waits for it. */

@@ -46,7 +46,7 @@ export function lateFinishMin(problem: DayProblem, plan: readonly ScheduledTask[
       const deviation = SHARED_PACE * pace + Math.sqrt(1 - SHARED_PACE ** 2) * own;
       const { p10, p50, p90 } = task.minutes;
       const minutes = Math.max(p50 + ((p90 - p10) / 2 / P90_SIGMAS) * deviation, p10 / 2);
-      if (!needsHands(task)) return Math.round(minutes);
+      if (!needsHands(task) || task.kind === 'errand') return Math.round(minutes);
       const forgotten = uniformFloat64(random) < FORGETS ? FORGOTTEN_MIN : 0;
       return Math.round(minutes * cook + forgotten);
     };
@@ -82,7 +82,10 @@ function endInOrder(problem: DayProblem, order: readonly number[], minutesOf: (t
     const read = readProblem(scheduleProblemOf(asked, minutesOf));
     const starts = 'kind' in read ? undefined : placeInOrder(read, order);
     if ('kind' in read || !starts) continue;
-    return Math.max(0, ...starts.map((at, i) => (at + (read.minutes[i] as number)) / read.scale));
+    const ends = starts.map((at, i) =>
+      asked.tasks[i]?.uncounted ? 0 : (at + (read.minutes[i] as number)) / read.scale,
+    );
+    return Math.max(0, ...ends);
   }
   return Infinity;
 }

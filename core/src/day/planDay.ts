@@ -1,7 +1,7 @@
 import { ableCanners } from './ableCanners';
 import { type Assignment } from './dayKitchen';
 import { type DayModel, dayModel } from './dayModel';
-import { type ScheduledTask } from './dayProblem';
+import { endOfDay, type ScheduledTask } from './dayProblem';
 import { inNumberOrder } from './inNumberOrder';
 import { inWords } from './inWords';
 import { type RuleNotMet } from '../scheduling/scheduleProblem';
@@ -165,9 +165,12 @@ class Run {
     const { nodes } = this;
     const done = isOver(search);
     if (makespan === undefined) return { done, nodes };
+    const shown = this.shownFor(this.own, makespan);
     const plan = {
-      ...this.shownFor(this.own, makespan),
-      ...{ makespanMin: makespan, lowerBoundMin: lowerBound, proven, unsaved: this.unsaved },
+      ...shown,
+      // An errand that found a better time may have made room.
+      makespanMin: Math.min(makespan, endOfDay(shown.tasks)),
+      ...{ lowerBoundMin: lowerBound, proven, unsaved: this.unsaved },
       isWaterInTime: this.own.isTied,
     };
     return { plan, done, nodes };
@@ -187,7 +190,7 @@ class Run {
     // What has begun keeps its name: loads are only told apart before that.
     const { placed, cannerOf } = this.question.progress
       ? found
-      : inNumberOrder(this.question.batches, found.cannerOf, found.placed);
+      : inNumberOrder(this.question, found.cannerOf, found.placed);
     const problem = problemOf(this.question, cannerOf);
     const at = new Map(placed.map((entry) => [entry.id, entry]));
     const laid = problem.tasks.map((task): ScheduledTask => {

@@ -36,6 +36,8 @@ export function restOfDay({ resources, tasks }: DayProblem, progress: DayProgres
   };
   const rest = tasks.flatMap((task): DayTask[] => {
     if (of.has(task.id)) return [];
+    // Nobody told of it, and its time is past: it was done, or left.
+    if (task.kind === 'errand' && (task.dueMin ?? Infinity) <= nowMin) return [];
     const { dueMin, ...own } = task;
     const begun = task.after.filter((lag) => of.has(lag.task));
     const starts = begun.map(({ task: id, minLag = 0 }) => endOf(id) + minLag);
@@ -49,12 +51,31 @@ export function restOfDay({ resources, tasks }: DayProblem, progress: DayProgres
       {
         ...own,
         after: task.after.filter((lag) => !of.has(lag.task)),
-        releaseMin: Math.max(0, Math.ceil(Math.max(0, ...starts))),
+        releaseMin: Math.max(0, (task.releaseMin ?? 0) - nowMin, Math.ceil(Math.max(0, ...starts))),
         ...(Number.isFinite(due) && due >= task.minutes.p50 && { dueMin: due }),
       },
     ];
   });
-  return { resources: withHeld(resources, running, endOf), tasks: rest };
+  const later = resources.map((resource) => fromNow(resource, nowMin));
+  return { resources: withHeld(later, running, endOf), tasks: rest };
+}
+
+/** The hours of a resource with minute 0 at now. */
+function fromNow(resource: SearchResource, nowMin: number): SearchResource {
+  const { closed, taken } = resource;
+  const shifted = (from: number, to: number) => [Math.max(0, from - nowMin), to - nowMin] as const;
+  return {
+    ...resource,
+    ...(closed && { closed: closed.map(([from, to]) => shifted(from, to)).filter(([, to]) => to > 0) }),
+    ...(taken && {
+      taken: taken
+        .map(({ amount, ...span }) => {
+          const [from, to] = shifted(span.from, span.to);
+          return { from, to, amount };
+        })
+        .filter(({ to }) => to > 0),
+    }),
+  };
 }
 
 /**
@@ -68,9 +89,10 @@ function withHeld(
 ): SearchResource[] {
   return resources.map((resource) => {
     const { id, capacity, closed = [], taken = [] } = resource;
-    if (id === WATCH) return resource;
     const held: { from: number; to: number; amount: number }[] = [];
     for (const task of running) {
+      // Whoever is out leaves nobody to watch; what is on the fire takes nothing from anybody.
+      if (id === WATCH && task.kind !== 'errand') continue;
       const amount = task.needs[id] ?? 0;
       const to = endOf(task.id);
       const shut = closed.some(([from, until]) => from < to && until > 0);

@@ -1,4 +1,4 @@
-import { type DayProblem, type DayTask, type ScheduledTask, scheduleProblemOf } from '../day/dayProblem';
+import { type DayProblem, type DayTask, endOfDay, type ScheduledTask, scheduleProblemOf } from '../day/dayProblem';
 import { type DayQuestion, problemOf } from '../day/questionOfDay';
 import { placeInOrder } from '../scheduling/placeInOrder';
 import { readProblem } from '../scheduling/readProblem';
@@ -58,9 +58,8 @@ function inOrder(
     const placed = laidFrom(rest, order, shift === undefined ? undefined : shift - nowMin);
     return placed ? [placed] : [];
   });
-  const endOf = (tasks: readonly ScheduledTask[]) => Math.max(0, ...tasks.map(({ endMin }) => endMin));
   const isBetter = (way: readonly ScheduledTask[], best: readonly ScheduledTask[]) => {
-    const [sooner, waits] = [endOf(best) - endOf(way), filledWait(best, rest) - filledWait(way, rest)];
+    const [sooner, waits] = [endOfDay(best) - endOfDay(way), filledWait(best, rest) - filledWait(way, rest)];
     return sooner > 0 || (sooner === 0 && waits > 0);
   };
   return ways.reduce<ScheduledTask[] | undefined>(
@@ -126,7 +125,7 @@ export function withWhatWas(
   });
   return {
     tasks: all.sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin),
-    endMin: Math.max(nowMin, ...all.map(({ endMin }) => endMin)),
+    endMin: Math.max(nowMin, endOfDay(all)),
     letGo: false,
     waitsTooLong: [],
   };

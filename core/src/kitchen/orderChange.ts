@@ -1,4 +1,4 @@
-import { type ScheduledTask } from '../day/dayProblem';
+import { endOfDay, type ScheduledTask } from '../day/dayProblem';
 
 /** A better order must be over so much sooner to be worth a change of mind. */
 export const WORTH_MIN = 5;
@@ -30,12 +30,8 @@ export function orderChange(before: readonly ScheduledTask[], after: readonly Sc
   });
   const by = ({ fromMin, toMin }: { fromMin?: number; toMin: number }) => Math.abs(toMin - (fromMin ?? toMin));
   return {
-    endBeforeMin: endOf(before),
-    endAfterMin: endOf(after),
+    endBeforeMin: endOfDay(before),
+    endAfterMin: endOfDay(after),
     loads: moved.sort((a, b) => by(b) - by(a)),
   };
-}
-
-function endOf(tasks: readonly ScheduledTask[]): number {
-  return Math.max(0, ...tasks.map(({ endMin }) => endMin));
 }

@@ -22,7 +22,7 @@ export interface ReadProblem {
   readonly latest: readonly number[];
   /** Due times of tasks that are optional or have modes; Infinity for all others, whose latest start says it. */
   readonly dues: readonly number[];
-  /** Least time from a task's end to the end of all. */
+  /** Least time from a task's end to the end of all; -Infinity of one that does not count, nor any that waits for it. */
   readonly tail: readonly number[];
   /** A schedule that breaks no rule need not be longer. */
   readonly horizon: number;

@@ -149,14 +149,22 @@ function userKey({ resource, task: own, amount, minutes, when }: User, { task, l
 }
 
 /** Everything about a task but its lags and the names of its literals. */
-function tellings({ minutes, modes, presence, resources, earliest, latest, dues }: ReadProblem): string[] {
+function tellings({ minutes, modes, presence, resources, earliest, latest, dues, tail }: ReadProblem): string[] {
   const needs = minutes.map((): string[] => []);
   for (const [r, { users }] of resources.entries()) {
     for (const { task, amount, minutes: own } of users) needs[task]?.push(`${r}x${amount}for${own}`);
   }
   return minutes.map((length, i) =>
     [
-      ...[length, earliest[i], latest[i], dues[i], presence[i] === 0, needs[i]?.join()],
+      ...[
+        length,
+        earliest[i],
+        latest[i],
+        dues[i],
+        presence[i] === 0,
+        (tail[i] as number) > -Infinity,
+        needs[i]?.join(),
+      ],
       ...(modes[i] ?? []).map((mode) => mode.minutes),
     ].join(';'),
   );

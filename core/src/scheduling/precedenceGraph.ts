@@ -37,9 +37,17 @@ export function circleOf(tasks: readonly SearchTask[], lags: readonly ReadLag[])
   return path.map((i) => tasks[i]?.id ?? '');
 }
 
-/** Least time from the end of each task to the end of all, by lags alone; tasks in an order they can be done in. */
-export function tailsOf(order: readonly number[], lags: readonly ReadLag[], minutes: readonly number[]): number[] {
-  const tail = minutes.map(() => 0);
+/**
+ * Least time from the end of each task to the end of all, by lags alone; tasks in an order they can be done in. None of a task
+ * that does not count: -Infinity.
+ */
+export function tailsOf(
+  order: readonly number[],
+  lags: readonly ReadLag[],
+  minutes: readonly number[],
+  counts: (task: number) => boolean,
+): number[] {
+  const tail = minutes.map((_, i) => (counts(i) ? 0 : -Infinity));
   const after = minutes.map((): ReadLag[] => []);
   for (const lag of lags) after[lag.from]?.push(lag);
   for (const i of [...order].reverse()) {

@@ -119,9 +119,9 @@ export function readProblem(problem: ScheduleProblem): ReadProblem | RuleNotMet 
   const horizon = lastClosed + sum(longest) + sum(longestLag);
   if (horizon > LARGEST) throw new RangeError('the tasks take longer than can be counted');
 
-  const tail = tailsOf(order, always, minutes);
+  const tail = tailsOf(order, always, minutes, (i) => tasks[i]?.uncounted !== true);
   const latest = tasks.map((task, i) => {
-    const byEnd = horizon - (tail[i] as number);
+    const byEnd = horizon - Math.max(0, tail[i] as number);
     const due = task.due === undefined || task.presence !== undefined ? Infinity : Math.floor(task.due * scale);
     return Math.min(byEnd, due) - (minutes[i] as number);
   });

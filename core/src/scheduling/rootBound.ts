@@ -19,7 +19,7 @@ export function rootBound(problem: ReadProblem): number {
 }
 
 function resourceBound({ earliest, tail }: ReadProblem, resource: ReadResource): number {
-  const users = resource.users.filter(({ when }) => when === 0);
+  const users = resource.users.filter(({ task, when }) => when === 0 && (tail[task] as number) > -Infinity);
   const byTail = [...users].sort((a, b) => (tail[b.task] as number) - (tail[a.task] as number));
   const supply = supplyOf(resource);
   let best = 0;

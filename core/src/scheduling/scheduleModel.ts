@@ -117,9 +117,11 @@ export function scheduleModel(asked: ReadProblem, lowerBound: number, upperBound
       sides.push({ task: i, from: last + 1, variable });
     }
     const after = tail[i] as number;
-    build.link(i, end, (minutes[i] as number) + after, told(presence[i] as number));
-    for (const mode of modes[i] ?? []) {
-      if (mode.minutes > (minutes[i] as number)) build.link(i, end, mode.minutes + after, told(mode.when));
+    if (after > -Infinity) {
+      build.link(i, end, (minutes[i] as number) + after, told(presence[i] as number));
+      for (const mode of modes[i] ?? []) {
+        if (mode.minutes > (minutes[i] as number)) build.link(i, end, mode.minutes + after, told(mode.when));
+      }
     }
     const due = problem.dues[i] as number;
     if (due === Infinity) continue;
@@ -188,21 +190,26 @@ export function scheduleModel(asked: ReadProblem, lowerBound: number, upperBound
   };
 }
 
-/** A problem as far as some time: an optional task that is not there may lie anywhere. */
+/** A problem as far as some time: an optional task that is not there may lie anywhere, and one that does not count later. */
 function until(problem: ReadProblem, end: number): ReadProblem {
   const { minutes, tail, presence, latest, holes, resources } = problem;
-  const before = ([from]: readonly [number, number]) => from < end;
+  const isWithin = (i: number) => presence[i] === 0 && (tail[i] as number) > -Infinity;
+  const last = minutes.reduce(
+    (most, own, i) => ((tail[i] as number) > -Infinity ? most : Math.max(most, (latest[i] as number) + own)),
+    end,
+  );
+  const before = ([from]: readonly [number, number]) => from < last;
   return {
     ...problem,
     horizon: end,
     latest: latest.map((at, i) =>
-      presence[i] === 0 ? Math.min(at, end - (tail[i] as number) - (minutes[i] as number)) : at,
+      isWithin(i) ? Math.min(at, end - (tail[i] as number) - (minutes[i] as number)) : at,
     ),
-    holes: holes.map((own, i) => (presence[i] === 0 ? own.filter(before) : own)),
+    holes: holes.map((own, i) => (isWithin(i) ? own.filter(([from]) => from < end) : own)),
     resources: resources.map((resource) => ({
       ...resource,
       closed: resource.closed.filter(before),
-      taken: resource.taken.filter(({ from }) => from < end),
+      taken: resource.taken.filter(({ from }) => from < last),
     })),
   };
 }

@@ -48,11 +48,13 @@ export interface SearchTask {
   readonly due?: number;
   /** It is there only where this literal holds: an optional interval variable. */
   readonly presence?: Literal;
+  /** It is done beside: the schedule is over when all others are, be this one before or after. */
+  readonly uncounted?: true;
   /** Alternatives: exactly one is chosen where the task is there. */
   readonly modes?: readonly Mode[];
 }
 
-/** Tasks to be laid out in time so that the last one ends as early as can be. Times are minutes from 0 on. */
+/** Tasks to be laid out in time so that the last one that counts ends as early as can be. Times are minutes from 0 on. */
 export interface ScheduleProblem {
   readonly resources: readonly SearchResource[];
   readonly tasks: readonly SearchTask[];

@@ -179,11 +179,12 @@ class Run {
 
   private take(starts: ArrayLike<number>, decisions: readonly boolean[]): void {
     const { problem } = this.layoutOf(decisions);
-    const { minutes } = problem;
+    const { minutes, tail } = problem;
     const isThere = this.problem.presence.map((own) => own === 0 || decisions[Math.abs(own) - 1] === own > 0);
     let end = 0;
     for (let i = 0; i < minutes.length; i++) {
-      if (isThere[i]) end = Math.max(end, (starts[i] as number) + (minutes[i] as number));
+      if (isThere[i] && (tail[i] as number) > -Infinity)
+        end = Math.max(end, (starts[i] as number) + (minutes[i] as number));
     }
     if (end >= this.bestEnd) return;
     const { ids, scale, literals, conjunctions } = this.problem;

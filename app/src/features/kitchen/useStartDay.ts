@@ -1,4 +1,4 @@
-import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { endOfDay, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { dayAim } from '@hoddle/core/kitchen/dayClose';
 import { type DayOrder } from '@hoddle/core/kitchen/dayEvent';
@@ -32,6 +32,6 @@ export function orderOf(
   return {
     startAt: Object.fromEntries(tasks.map(({ task, startMin }) => [task.id, at(startMin)])),
     cannerOf,
-    endAt: at(Math.max(0, ...tasks.map(({ endMin }) => endMin))),
+    endAt: at(endOfDay(tasks)),
   };
 }
