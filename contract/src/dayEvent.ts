@@ -1,3 +1,4 @@
+import { DAY_MIN } from '@hoddle/core/day/kitchenSetup';
 import * as v from 'valibot';
 import { BatchSchema, PickUseSchema, PlannedLoadSchema, PotOutputSchema, RecipeId } from './batch';
 import { Day, Id, Time } from './id';
@@ -40,6 +41,27 @@ const Minutes = v.pipe(
   v.minValue(0.5, 'must be half a minute or more'),
   v.maxValue(3_000, 'must be at most 3,000'),
 );
+
+const MinuteOfDay = v.pipe(
+  v.number('must be a minute of the day'),
+  v.integer('must be whole'),
+  v.minValue(0, 'must be 0 or more'),
+  v.maxValue(DAY_MIN, `must be at most ${DAY_MIN}`),
+);
+/** A plan is laid out for a week. */
+const Later = v.optional(
+  v.pipe(v.number(), v.integer(), v.minValue(0, 'must be 0 or more'), v.maxValue(6, 'must be at most 6')),
+);
+
+const OfTwo = { loadId: Id, otherId: Id };
+const WishSchema = v.variant('kind', [
+  v.object({ kind: v.literal('pin'), loadId: Id, at: Time }),
+  v.object({ kind: v.literal('canner'), loadId: Id, cannerId: Id }),
+  v.object({ kind: v.literal('before'), ...OfTwo }),
+  v.object({ kind: v.literal('apart'), ...OfTwo }),
+  v.object({ kind: v.literal('ready-by'), at: Time }),
+  v.object({ kind: v.literal('not-before'), at: Time }),
+]);
 
 /** The body of `POST /api/kitchen/day-events`. */
 export const DayEventSchema = v.variant('type', [
@@ -90,6 +112,34 @@ export const DayEventSchema = v.variant('type', [
   v.object({ ...common, type: v.literal('cook-away'), cook: Name, until: v.optional(Time) }),
   v.object({ ...common, type: v.literal('cook-back'), cook: Name }),
   v.object({ ...common, type: v.picklist(['canner-out', 'canner-back']), cannerId: Id }),
+  v.pipe(
+    v.object({
+      ...common,
+      type: v.literal('errand-set'),
+      errandId: Name,
+      cook: Name,
+      words: v.optional(Name),
+      fromMin: MinuteOfDay,
+      toMin: MinuteOfDay,
+      minutes: v.optional(v.pipe(MinuteOfDay, v.minValue(1, 'must be 1 or more'))),
+      atHome: v.boolean(),
+      later: Later,
+    }),
+    v.forward(
+      v.check(({ fromMin, toMin }) => fromMin < toMin, 'must end after it begins'),
+      ['toMin'],
+    ),
+    v.forward(
+      v.check(
+        ({ fromMin, toMin, minutes = 0 }) => minutes <= toMin - fromMin,
+        'is longer than the time there is for it',
+      ),
+      ['minutes'],
+    ),
+  ),
+  v.object({ ...common, type: v.literal('errand-struck'), errandId: Name, later: Later }),
+  v.object({ ...common, type: v.literal('wish-made'), wish: WishSchema }),
+  v.object({ ...common, type: v.literal('wish-dropped'), key: Name }),
   v.object({ ...common, type: v.literal('day-closed') }),
   v.object({ ...common, type: v.literal('taken-back'), eventId: Id }),
 ]);

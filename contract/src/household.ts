@@ -76,6 +76,8 @@ const Count = (most: number) =>
     v.maxValue(most, `must be at most ${most}`),
   );
 const Minute = Count(DAY_MIN);
+/** 0 is Sunday. */
+const Weekday = Count(6);
 const Span = { fromMin: Minute, toMin: Minute };
 const inOrder = <T extends { fromMin: number; toMin: number }>() =>
   v.check<T, string>(({ fromMin, toMin }) => fromMin < toMin, 'must end after it begins');
@@ -89,8 +91,28 @@ export const KitchenSchema = v.object({
           name: Name,
           ...Span,
           breaks: v.pipe(
-            v.array(v.pipe(v.object({ ...Span, atHome: v.boolean() }), inOrder())),
-            v.maxLength(8, 'are too many'),
+            v.array(
+              v.pipe(
+                v.object({
+                  ...Span,
+                  atHome: v.boolean(),
+                  words: v.optional(Name),
+                  minutes: v.optional(v.pipe(Minute, v.minValue(1, 'must be 1 or more'))),
+                  weekdays: v.optional(
+                    v.pipe(v.array(Weekday), v.minLength(1, 'must name a day'), v.maxLength(7), v.readonly()),
+                  ),
+                }),
+                inOrder(),
+                v.forward(
+                  v.check(
+                    ({ fromMin, toMin, minutes = 0 }) => minutes <= toMin - fromMin,
+                    'is longer than the time there is for it',
+                  ),
+                  ['minutes'],
+                ),
+              ),
+            ),
+            v.maxLength(16, 'are too many'),
           ),
         }),
         inOrder(),

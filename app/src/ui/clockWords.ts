@@ -69,6 +69,14 @@ export function isoDay(at: number): string {
   return format(at, 'yyyy-MM-dd');
 }
 
+/** "6 am", "12:30 pm", "midnight", of minutes since midnight. */
+export function timeOfDay(minutes: number): string {
+  if (minutes % (24 * 60) === 0) return 'midnight';
+  const hour = Math.floor(minutes / 60);
+  const rest = minutes % 60;
+  return `${hour % 12 === 0 ? 12 : hour % 12}${rest === 0 ? '' : `:${String(rest).padStart(2, '0')}`} ${hour < 12 ? 'am' : 'pm'}`;
+}
+
 /** Minutes since midnight. */
 export function minuteOfDay(at: number): number {
   const date = new Date(at);

@@ -1,7 +1,6 @@
-import { dayOf } from '@hoddle/core/day/dayOf';
 import { lateFinishMin } from '@hoddle/core/day/lateFinish';
 import { type DayPlan, type DayPlanner, planDay, whyNot } from '@hoddle/core/day/planDay';
-import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
+import { type DayQuestion, problemOf } from '@hoddle/core/day/questionOfDay';
 import { type RuleNotMet } from '@hoddle/core/scheduling/scheduleProblem';
 import { type WayOut, whatGives } from '@hoddle/core/day/whatGives';
 import { type Asked, laidAnd } from './asked';
@@ -69,7 +68,7 @@ let late: { makespanMin: number; lateMin: number } | undefined;
 
 function planned(question: DayQuestion, { cannerOf, ...plan }: DayPlan): PlannedDay {
   if (late?.makespanMin !== plan.makespanMin) {
-    const problem = dayOf(question.batches, { ...question, cannerOf });
+    const problem = problemOf(question, cannerOf);
     const lateMin = Math.max(plan.makespanMin, lateFinishMin(problem, plan.tasks, SEED));
     late = { makespanMin: plan.makespanMin, lateMin };
   }

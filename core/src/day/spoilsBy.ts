@@ -10,16 +10,16 @@ const MINUTE_MS = 60_000;
  * Minute of a plan by which each batch's produce must be taken in hand, before the first lot in it spoils; by batch id.
  * Produce that is past its time already, or keeps longer than a week, sets none.
  *
- * @param own the batches of the plan, which begins with the first of them
+ * @param startAt where minute 0 of the plan is, epoch milliseconds; with the first of its batches unless said
  */
 export function spoilsBy(
   own: readonly Batch[],
   all: readonly Batch[],
   picks: readonly HarvestPick[],
   changes: readonly LotChange[],
+  startAt = Math.min(...own.map((batch) => batch.startAt)),
 ): Map<string, number> {
   const others = timedUses(all.filter((batch) => !own.includes(batch)));
-  const startAt = Math.min(...own.map((batch) => batch.startAt));
   const lots = onHand(picks, others, changes);
   const due = own.flatMap((batch) => {
     const used = new Set(batch.uses.map(({ pickId }) => pickId));

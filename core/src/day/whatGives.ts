@@ -1,12 +1,20 @@
 import { type Batch } from './batch';
 import { planDay } from './planDay';
 import { type DayQuestion } from './questionOfDay';
+import { type Soonest, soonestIn } from './soonestIn';
+import { type Wish } from './wish';
 
 /** What would make a day possible that cannot be done as it is. */
 export type WayOut =
   | { readonly kind: 'without'; readonly batchId: string }
   | { readonly kind: 'borrow'; readonly likeCannerId: string }
-  | { readonly kind: 'earlier'; readonly byMinutes: number };
+  | { readonly kind: 'earlier'; readonly byMinutes: number }
+  /** Without one of the wishes. */
+  | { readonly kind: 'unwished'; readonly wish: Wish }
+  /** The pinned load can go in then, at the soonest. */
+  | ({ readonly kind: 'pin-at'; readonly loadId: string } & Soonest)
+  /** All can be over by then. */
+  | { readonly kind: 'ready-by'; readonly atMin: number };
 
 /** Nodes each try may take. */
 const NODES_A_TRY = 400;
@@ -19,7 +27,20 @@ const EARLIER = [60, 120, 180, 240];
  * @returns each try in turn, undefined for one that leads nowhere: whoever asks can stop, or say that it goes on
  */
 export function* whatGives(question: DayQuestion): Generator<WayOut | undefined> {
-  const { batches, canners, startMinute } = question;
+  const { batches, canners, startMinute, wishes = [], overByMin } = question;
+  // What is only wished gives way first.
+  for (const wish of wishes) {
+    const without = { ...question, wishes: wishes.filter((other) => other !== wish) };
+    const found = goes(without);
+    yield found ? { kind: 'unwished', wish } : undefined;
+    const soonest = found && wish.kind === 'pin' ? soonestIn(question, wish.loadId, wish.atMin) : undefined;
+    if (soonest) yield { kind: 'pin-at', loadId: wish.loadId, ...soonest };
+  }
+  if (overByMin !== undefined) {
+    const planner = planDay({ ...question, overByMin: undefined });
+    const plan = planner.kind === 'planner' ? planner.step(NODES_A_TRY).plan : undefined;
+    yield plan && { kind: 'ready-by', atMin: plan.makespanMin };
+  }
   for (const byMinutes of EARLIER.filter((by) => by <= startMinute)) {
     const found = goes({ ...question, startMinute: startMinute - byMinutes });
     yield found ? { kind: 'earlier', byMinutes } : undefined;

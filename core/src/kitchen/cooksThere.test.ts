@@ -22,7 +22,7 @@ test('an errand is a break with an end, back sooner is back, gone for the day is
         if (kind === 'back') return { ...common, type: 'cook-back' };
         return { ...common, type: 'cook-away', ...(kind === 'errand' && { until: (at + minutes) * MIN }) };
       });
-      const there = cooksThere(COOKS, dayState(events), minuteOfDay);
+      const there = cooksThere(COOKS, dayState(events), minuteOfDay, () => 6);
       for (const { name } of COOKS) {
         const own = told.filter(({ cook }) => cook === name).sort((a, b) => a.at - b.at);
         // Minute by minute, by the taps alone: gone from the last "gone" that no "back" came after.

@@ -5,11 +5,13 @@ import { type DayState } from './dayState';
  * Who works on a day as it goes: whoever left for the day is gone, whoever comes back is on a break until then.
  *
  * @param minuteOfDay of a moment, in the kitchen's own calendar
+ * @param weekdayOf a moment, 0 Sunday: who goes out on one day of a plan does not on the next
  */
 export function cooksThere(
   cooks: readonly Cook[],
   { away, outings }: Pick<DayState, 'away' | 'outings'>,
   minuteOfDay: (at: number) => number,
+  weekdayOf: (at: number) => number,
 ): Cook[] {
   return cooks
     .filter(({ name }) => !away.includes(name))
@@ -19,7 +21,10 @@ export function cooksThere(
         ...cook.breaks,
         ...outings
           .filter((outing) => outing.cook === cook.name)
-          .map(({ from, until }) => ({ fromMin: minuteOfDay(from), toMin: minuteOfDay(until), atHome: false }))
+          .map(({ from, until }) => ({
+            ...{ fromMin: minuteOfDay(from), toMin: minuteOfDay(until), atHome: false },
+            weekdays: [weekdayOf(from)],
+          }))
           .filter(({ fromMin, toMin }) => toMin > fromMin),
       ],
     }));

@@ -11,7 +11,12 @@ export type DayChange =
   | {
       readonly kind: 'cook-away';
       readonly cook: string;
-      readonly until?: { readonly fromMin: number; readonly toMin: number; readonly at: number };
+      readonly until?: {
+        readonly fromMin: number;
+        readonly toMin: number;
+        readonly at: number;
+        readonly weekday: number;
+      };
     }
   | { readonly kind: 'cook-back'; readonly cook: string }
   | { readonly kind: 'canner-out'; readonly cannerId: string }
@@ -50,7 +55,8 @@ export function withChange(
     case 'cook-away': {
       const { cook, until } = change;
       if (until) {
-        const outing = { fromMin: until.fromMin, toMin: until.toMin, atHome: false };
+        const { fromMin, toMin, weekday } = until;
+        const outing = { fromMin, toMin, atHome: false, weekdays: [weekday] };
         const cooks = setup.cooks.map((each) =>
           each.name === cook ? { ...each, breaks: [...each.breaks, outing] } : each,
         );

@@ -1,4 +1,6 @@
 import { type PlannedLoad } from '../day/batch';
+import { type DayWish } from '../day/dayWish';
+import { type Errand } from '../day/errand';
 import { type OtherCard } from '../day/madeAs';
 import { type PickUse } from '../harvest/pick';
 import { type PotOutput } from '../recipe/potOutputs';
@@ -75,6 +77,11 @@ export type DayEvent = { readonly id: string; readonly day: string; readonly at:
   | { readonly type: 'cook-away'; readonly cook: string; readonly until?: number }
   | { readonly type: 'cook-back'; readonly cook: string }
   | { readonly type: 'canner-out' | 'canner-back'; readonly cannerId: string }
+  /** Something else to do on a day of this plan, or another time for what is repeated. `later`: days after the first one. */
+  | ({ readonly type: 'errand-set'; readonly errandId: string; readonly later?: number } & Omit<Errand, 'id'>)
+  | { readonly type: 'errand-struck'; readonly errandId: string; readonly later?: number }
+  | { readonly type: 'wish-made'; readonly wish: DayWish }
+  | { readonly type: 'wish-dropped'; readonly key: string }
   | { readonly type: 'day-closed' }
   | { readonly type: 'taken-back'; readonly eventId: string }
 );

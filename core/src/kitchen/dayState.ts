@@ -1,3 +1,5 @@
+import { type DayWish, wishKey } from '../day/dayWish';
+import { type ErrandsTold } from '../day/errand';
 import { type DayAim, type DayEvent, type DayOrder, standing } from './dayEvent';
 
 /** An end of a step as it was told. Whether it counts is asked of the step itself. */
@@ -38,6 +40,9 @@ export interface DayState {
   /** Errands of a cook who comes back. */
   readonly outings: readonly { readonly cook: string; readonly from: number; readonly until: number }[];
   readonly cannersOut: readonly string[];
+  /** What was told of errands for these dates alone. */
+  readonly errands: ErrandsTold;
+  readonly wishes: readonly DayWish[];
   /** The end that was refused, and when. */
   readonly kept?: { readonly endAt: number; readonly at: number };
   readonly lastAt?: number;
@@ -49,6 +54,8 @@ const NOTHING: DayState = {
   away: [],
   outings: [],
   cannersOut: [],
+  errands: { set: [], struck: [] },
+  wishes: [],
 };
 
 /**
@@ -102,6 +109,23 @@ function step(state: DayState, event: DayEvent): DayState {
       return { ...state, cannersOut: [...new Set([...state.cannersOut, event.cannerId])] };
     case 'canner-back':
       return { ...state, cannersOut: state.cannersOut.filter((id) => id !== event.cannerId) };
+    case 'errand-set': {
+      const { errandId, later: day, cook, words, minutes, fromMin, toMin, atHome } = event;
+      const own = { id: errandId, cook, words, minutes, fromMin, toMin, atHome, ...(day !== undefined && { day }) };
+      const { set, struck } = withoutErrand(state.errands, errandId, day);
+      return { ...state, errands: { set: [...set, own], struck } };
+    }
+    case 'errand-struck': {
+      const { errandId: id, later: day } = event;
+      const { set, struck } = withoutErrand(state.errands, id, day);
+      return { ...state, errands: { set, struck: [...struck, { id, ...(day !== undefined && { day }) }] } };
+    }
+    case 'wish-made': {
+      const key = wishKey(event.wish);
+      return { ...state, wishes: [...state.wishes.filter((wish) => wishKey(wish) !== key), event.wish] };
+    }
+    case 'wish-dropped':
+      return { ...state, wishes: state.wishes.filter((wish) => wishKey(wish) !== event.key) };
     case 'day-closed':
       return { ...state, closedAt: event.at };
     // What they say of batches and their loads is read by batchesNow and measuredNow.
@@ -114,6 +138,12 @@ function step(state: DayState, event: DayEvent): DayState {
     case 'taken-back':
       return state;
   }
+}
+
+/** What was told of an errand before is replaced. */
+function withoutErrand({ set, struck }: ErrandsTold, id: string, later = 0): ErrandsTold {
+  const isOther = (own: { readonly id: string; readonly day?: number }) => own.id !== id || (own.day ?? 0) !== later;
+  return { set: set.filter(isOther), struck: struck.filter(isOther) };
 }
 
 const NOT_DONE = { begunAgainAt: undefined, doneAt: undefined, ends: undefined, clock: undefined };

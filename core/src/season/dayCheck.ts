@@ -22,17 +22,23 @@ export function dayCheck(
     const begin = new Date(day.at);
     const startMinute = begin.getHours() * 60 + begin.getMinutes();
     const loads = planned.batches.map(({ recipe, jars }) => `${recipe} ${jars}`).sort();
-    const key = [startMinute, day.windowMinutes, ...loads].join('|');
-    const answer = known.get(key) ?? ask(day, planned, startMinute);
+    // What is done on some weekdays only makes one day differ from another.
+    const weekday = begin.getDay();
+    const key = [weekday, startMinute, day.windowMinutes, ...loads].join('|');
+    const answer = known.get(key) ?? ask(day, planned, { startMinute, weekday });
     known.set(key, answer);
     return answer;
   };
 
-  function ask(day: SeasonDay, planned: SeasonDayPlan, startMinute: number): boolean {
+  function ask(
+    day: SeasonDay,
+    planned: SeasonDayPlan,
+    { startMinute, weekday }: { readonly startMinute: number; readonly weekday: number },
+  ): boolean {
     const overnight = planned.batches.some(({ recipe }) => recipes.find(({ id }) => id === recipe)?.overnight);
     const until = day.windowMinutes + (overnight ? NIGHT_MIN : 0);
     const batches = batchesOfDay(planned, recipes, kitchen, day.at, (of) => of);
-    const planner = planDay({ ...kitchen, batches, startMinute, seed: 1, overByMin: until });
+    const planner = planDay({ ...kitchen, batches, startMinute, weekday, seed: 1, overByMin: until });
     if (planner.kind === 'refusal') return false;
     let state = planner.state;
     while (!state.plan && !state.done && state.nodes < MOST_NODES) state = planner.step(STEP_NODES);

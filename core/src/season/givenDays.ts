@@ -1,3 +1,4 @@
+import { errandMinutes, errandsOn, fixedTime, windowOf } from '../day/errand';
 import { type Cook } from '../day/kitchenSetup';
 import { type SeasonDay } from './seasonProblem';
 
@@ -66,23 +67,27 @@ export function givenDays(given: DaysGiven, now: number, endAt: number, cooks: r
       id,
       at: new Date(date.getFullYear(), date.getMonth(), date.getDate(), 0, fromMin).getTime(),
       windowMinutes: toMin - fromMin,
-      handsMinutes: spans.reduce((sum, span) => sum + handsIn(cooks, span.fromMin, span.toMin), 0),
+      handsMinutes: spans.reduce((sum, span) => sum + handsIn(cooks, span, date.getDay()), 0),
       week: Math.floor((offset + first.getDay()) / DAYS_A_WEEK),
       quiet: false,
     });
   }
 }
 
-/** Minutes of hands between two times of a day. */
-function handsIn(cooks: readonly Cook[], fromMin: number, toMin: number): number {
+/** Minutes of hands between two times of a day; an errand with a choice of time takes its part of them wherever it goes. */
+function handsIn(
+  cooks: readonly Cook[],
+  { fromMin, toMin }: { readonly fromMin: number; readonly toMin: number },
+  weekday: number,
+): number {
   const inside = (span: { readonly fromMin: number; readonly toMin: number }) =>
     Math.max(0, Math.min(toMin, span.toMin) - Math.max(fromMin, span.fromMin));
   return cooks.reduce((sum, cook) => {
-    const away = cook.breaks.reduce(
-      (all, each) =>
-        all + inside({ fromMin: Math.max(each.fromMin, cook.fromMin), toMin: Math.min(each.toMin, cook.toMin) }),
-      0,
-    );
+    const away = errandsOn([cook], { weekday }, 0).reduce((all, each) => {
+      const [from, to] = windowOf(each, cook) ? [each.fromMin, each.toMin] : fixedTime(each, cook);
+      const shared = inside({ fromMin: Math.max(from, cook.fromMin), toMin: Math.min(to, cook.toMin) });
+      return all + (errandMinutes(each) * shared) / (to - from);
+    }, 0);
     return sum + Math.max(0, inside(cook) - away);
   }, 0);
 }

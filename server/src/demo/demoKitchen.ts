@@ -15,8 +15,13 @@ export function demoCanners(bigEnamel: string): Household['canners'] {
 /** One cook all day but for chores and dinner, and a helper in the afternoon. */
 export function demoKitchen(): Kitchen {
   const at = (hour: number, minute = 0) => 60 * hour + minute;
-  const chores = [at(6, 30), at(17)].map((fromMin) => ({ fromMin, toMin: fromMin + 60, atHome: false }));
-  const dinner = { fromMin: at(18, 30), toMin: at(19, 15), atHome: true };
+  const chores = [at(6, 30), at(17)].map((fromMin) => ({
+    fromMin,
+    toMin: fromMin + 60,
+    atHome: false,
+    words: 'Chores',
+  }));
+  const dinner = { fromMin: at(18, 30), toMin: at(19, 15), atHome: true, words: 'Dinner' };
   return v.parse(KitchenSchema, {
     ...USUAL_KITCHEN,
     cooks: [

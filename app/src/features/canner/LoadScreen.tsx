@@ -17,6 +17,7 @@ import { View } from 'react-native';
 import { TableNote } from '@/features/process/TableNote';
 import { v7 as uuidV7 } from 'uuid';
 import { placeInDay } from '@/features/day/placeInDay';
+import { LoadWishes } from '@/features/day/life/LoadWishes';
 import { phaseWords } from '@/features/day/phaseWords';
 import { useDay } from '@/features/day/useDay';
 import { type RunningLoad, useLoad, useLoads } from '@/features/kitchen/useLoad';
@@ -195,6 +196,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
                 ))}
             </LoadChecklist>
           )}
+          {planned && day && day.loads.some(({ id }) => id === load.id) && <LoadWishes day={day} loadId={load.id} />}
         </View>
       </View>
     </Screen>

@@ -8,6 +8,7 @@ import { clockTimeFrom, duration } from '@/ui/clockWords';
 import { HeatSign } from '@/ui/HeatSign';
 import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
+import { ErrandBlocks } from './ErrandBlocks';
 import { columnOf, LoadBlock } from './LoadBlock';
 import { stepLines, stoveLanes } from './stripLayout';
 import { PX_PER_MIN, type StripScale, stripScale } from './stripScale';
@@ -81,6 +82,7 @@ export function DayStrip({ day, now }: { day: DayWithPlan; now: number }) {
             </View>
           </View>
         ))}
+        <ErrandBlocks day={day} scale={scale} leftPx={GUTTER_PX - 2} widthPx={cannerX - GUTTER_PX - 4} />
         {lanes.map(({ entry, lane }) => (
           <View
             key={`pot ${entry.task.id}`}

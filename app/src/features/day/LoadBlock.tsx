@@ -8,6 +8,7 @@ import { HeatSign } from '@/ui/HeatSign';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
 import { PX_PER_MIN } from './stripScale';
+import { Tack } from './Tack';
 import { type DayLoad, type DayWithPlan } from './useDay';
 
 const MINUTE_MS = 60_000;
@@ -46,67 +47,75 @@ export function LoadBlock({ load, number, day, column, topPx }: LoadBlockProps) 
   );
   const restMin = Math.round(rest.endMin - rest.startMin);
   const words = `Load ${number}, ${jars} ${nameOf(load.batch, load).toLowerCase()}${guests.join('')}: in at ${timeOf(loading.startMin)}, ${said.process} from ${timeOf(boil.startMin)}, heat off ${timeOf(boil.endMin)}, then ${restMin} min rest and 12 to 24 h cooling${done ? '. Done' : ''}`;
+  const pinned = day.state.wishes.find((wish) => wish.kind === 'pin' && wish.loadId === load.id);
   return (
-    <RowLink
-      href={{ pathname: '/plan/load/[loadId]', params: { loadId: load.id } }}
-      label={words}
-      className="absolute"
-      style={{ ...column, top: topPx, opacity: done ? 0.6 : 1 }}
-    >
-      <View
-        className="absolute bottom-0 left-0 top-0 w-[5px]"
-        style={{ backgroundColor: hueOfProduct(load.batch.product).hue }}
-      />
-      <View className="ml-[7px]">
-        <View className="border-2 border-b-0 border-heat bg-heat-wash px-1" style={{ height: heatPx }}>
-          <View className="flex-row items-center gap-1">
-            <View className="h-[17px] w-[17px] items-center justify-center rounded-full bg-ink">
-              <Words size="note" weight={700} tone="white">
-                {number}
+    <View className="absolute" style={{ ...column, top: topPx, opacity: done ? 0.6 : 1 }}>
+      <RowLink
+        href={{ pathname: '/plan/load/[loadId]', params: { loadId: load.id } }}
+        label={`${words}${pinned ? '. Kept at this time' : ''}`}
+      >
+        <View
+          className="absolute bottom-0 left-0 top-0 w-[5px]"
+          style={{ backgroundColor: hueOfProduct(load.batch.product).hue }}
+        />
+        <View className="ml-[7px]">
+          <View className="border-2 border-b-0 border-heat bg-heat-wash px-1" style={{ height: heatPx }}>
+            <View className="flex-row items-center gap-1">
+              <View className="h-[17px] w-[17px] items-center justify-center rounded-full bg-ink">
+                <Words size="note" weight={700} tone="white">
+                  {number}
+                </Words>
+              </View>
+              <Words size="label" weight={700} numberOfLines={1} className="shrink" style={{ lineHeight: 17 }}>
+                {jars}
+                {load.guests.map((guest) => ` + ${guest.load.jars}`).join('')}
               </Words>
             </View>
-            <Words size="label" weight={700} numberOfLines={1} className="shrink" style={{ lineHeight: 17 }}>
-              {jars}
-              {load.guests.map((guest) => ` + ${guest.load.jars}`).join('')}
+            {heatPx > 30 && (
+              <View className="flex-row items-center gap-1">
+                <HeatSign phase="heating" size={13} />
+                <Words size="note" style={{ lineHeight: 14 }}>
+                  heats
+                </Words>
+              </View>
+            )}
+          </View>
+          <View className="items-center justify-center bg-boil-t" style={{ height: boilPx }}>
+            <Words
+              size={boilPx > 60 ? 'figure' : 'head'}
+              weight={800}
+              tone="white"
+              style={{ lineHeight: boilPx > 60 ? 40 : 22 }}
+            >
+              {load.minutes}
+            </Words>
+            {boilPx > 36 && (
+              <Words size="label" weight={700} tone="white">
+                {said.short}
+              </Words>
+            )}
+          </View>
+          <View
+            className="justify-center"
+            style={{ height: (rest.endMin - rest.startMin) * PX_PER_MIN, backgroundColor: COLOURS.rest }}
+          >
+            <View className="mx-2 h-[2px] bg-white" />
+          </View>
+          <View className="flex-row items-center gap-1 pt-[1px]">
+            <HeatSign phase={done ? 'checked' : 'cooling'} size={14} />
+            <Words size="note" tone="ink-2" numberOfLines={1}>
+              {pinned ? 'pinned, ' : ''}
+              {done ? 'done' : `${restMin} min rest, 12-24 h`}
             </Words>
           </View>
-          {heatPx > 30 && (
-            <View className="flex-row items-center gap-1">
-              <HeatSign phase="heating" size={13} />
-              <Words size="note" style={{ lineHeight: 14 }}>
-                heats
-              </Words>
-            </View>
-          )}
         </View>
-        <View className="items-center justify-center bg-boil-t" style={{ height: boilPx }}>
-          <Words
-            size={boilPx > 60 ? 'figure' : 'head'}
-            weight={800}
-            tone="white"
-            style={{ lineHeight: boilPx > 60 ? 40 : 22 }}
-          >
-            {load.minutes}
-          </Words>
-          {boilPx > 36 && (
-            <Words size="label" weight={700} tone="white">
-              {said.short}
-            </Words>
-          )}
-        </View>
-        <View
-          className="justify-center"
-          style={{ height: (rest.endMin - rest.startMin) * PX_PER_MIN, backgroundColor: COLOURS.rest }}
-        >
-          <View className="mx-2 h-[2px] bg-white" />
-        </View>
-        <View className="flex-row items-center gap-1 pt-[1px]">
-          <HeatSign phase={done ? 'checked' : 'cooling'} size={14} />
-          <Words size="note" tone="ink-2" numberOfLines={1}>
-            {done ? 'done' : `${restMin} min rest, 12-24 h`}
-          </Words>
-        </View>
-      </View>
-    </RowLink>
+      </RowLink>
+      {pinned && (
+        <View className="absolute left-[7px] right-0 top-0 h-[3px] bg-ink" style={{ pointerEvents: 'none' }} />
+      )}
+      {load.phase === 'planned' && !day.live && (
+        <Tack day={day} load={load} number={number} minute={loading.startMin} />
+      )}
+    </View>
   );
 }

@@ -23,6 +23,7 @@ import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { SeasonLink } from '@/features/season/SeasonLink';
 import { DayStrip } from './DayStrip';
+import { LifeLink } from './life/LifeLink';
 import { finishWords } from './finishWords';
 import { NoDay } from './NoDay';
 import { NotSoPart } from './NotSoPart';
@@ -57,6 +58,7 @@ const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {
       <View className={`pb-2 ${wide ? 'px-8' : 'px-4'}`}>
         {next && !day.live && <SearchPart day={day} />}
         <NotSoPart day={day} />
+        <LifeLink day={day} />
         <SeasonLink />
         {planned && (
           <Words size="label" tone="ink-2">

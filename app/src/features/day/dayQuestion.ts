@@ -1,8 +1,10 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
+import { askedOf, beginOf } from '@hoddle/core/day/dayWish';
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { spoilsBy } from '@hoddle/core/day/spoilsBy';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
+import { type DayState, dayState } from '@hoddle/core/kitchen/dayState';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type LoadOrder, type LoadState } from '@hoddle/core/kitchen/loadState';
 import { isSameDay } from 'date-fns/isSameDay';
@@ -36,9 +38,10 @@ export function dayQuestion(
   own: readonly Batch[],
   { household, picks, lotChanges, batches, dayEvents }: Known,
   states: ReadonlyMap<string, LoadState>,
+  { errands, wishes }: Pick<DayState, 'errands' | 'wishes'> = ofDay(own, dayEvents),
 ): DayQuestion {
   const { canners, kitchen, burners, units, ownJars } = household;
-  const beginAt = Math.min(...own.map(({ startAt }) => startAt));
+  const beginAt = beginOf(wishes, Math.min(...own.map(({ startAt }) => startAt)));
   const before = batches.filter((batch) => !own.includes(batch));
   const { seen, general, of } = pacesOf(batches, dayEvents, household, isoDay(beginAt));
   const learned = seen.length > 0 && {
@@ -51,12 +54,21 @@ export function dayQuestion(
     setup: { ...kitchen, burners, units },
     ownJars,
     startMinute: minuteOfDay(beginAt),
+    weekday: new Date(beginAt).getDay(),
+    errands,
+    ...askedOf(wishes, beginAt),
     heatUpsTaken: heatUpsTaken(before, states),
     restsTaken: restsTaken(before, states),
-    useBy: spoilsBy(own, batches, picks, lotChanges),
+    useBy: spoilsBy(own, batches, picks, lotChanges, beginAt),
     seed: 1,
     ...learned,
   };
+}
+
+/** What was told of the date of these batches. */
+function ofDay(own: readonly Batch[], dayEvents: readonly DayEvent[]): DayState {
+  const id = isoDay(Math.min(...own.map(({ startAt }) => startAt)));
+  return dayState(dayEvents.filter(({ day }) => day === id));
 }
 
 /** The same question has the same key, whichever objects it is made of. */

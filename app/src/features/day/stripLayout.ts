@@ -15,7 +15,9 @@ export interface StepLine {
 /** What hands do and what simmers or stands meanwhile, each with room for its words. */
 export function stepLines(tasks: readonly ScheduledTask[], { yOf }: Pick<StripScale, 'yOf'>): StepLine[] {
   const shown = tasks.filter(
-    ({ task }) => (task.needs[HANDS] ?? 0) > 0 || (task.kind === 'prepare' && isWaitAlone(task, tasks)),
+    ({ task }) =>
+      // What is done besides has blocks of its own.
+      (task.kind !== 'errand' && (task.needs[HANDS] ?? 0) > 0) || (task.kind === 'prepare' && isWaitAlone(task, tasks)),
   );
   let free = -Infinity;
   return shown.map((entry) => {

@@ -43,8 +43,10 @@ export function stripScale(tasks: readonly ScheduledTask[], lateMin = 0): StripS
 
 function longPauses(tasks: readonly ScheduledTask[], lateMin: number): Pause[] {
   const busy = tasks
-    .filter(({ task: { needs } }) =>
-      Object.keys(needs).some((id) => id === HANDS || id === BURNERS || isCannerResource(id)),
+    .filter(
+      ({ task: { needs, uncounted }, startMin }) =>
+        !(uncounted && startMin > lateMin) &&
+        Object.keys(needs).some((id) => id === HANDS || id === BURNERS || isCannerResource(id)),
     )
     .sort((a, b) => a.startMin - b.startMin);
   const pauses: Pause[] = [];

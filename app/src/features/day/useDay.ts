@@ -1,5 +1,6 @@
 import { type Batch, ofLoad } from '@hoddle/core/day/batch';
 import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { askedOf, beginOf } from '@hoddle/core/day/dayWish';
 import { type DayQuestion, problemOf } from '@hoddle/core/day/questionOfDay';
 import { type DayProgress } from '@hoddle/core/day/restOfDay';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf } from '@hoddle/core/day/sharedLoad';
@@ -115,25 +116,39 @@ const askedDay = memoizeOne(
     if (plannedAt === undefined) return undefined;
     const id = isoDay(plannedAt);
     const state = dayState(dayEvents.filter(({ day }) => day === id));
-    const planned = dayQuestion(own, { household, picks, lotChanges, batches, dayEvents }, states);
+    const planned = dayQuestion(own, { household, picks, lotChanges, batches, dayEvents }, states, state);
+    const beginAt = beginOf(state.wishes, plannedAt);
     // Begun before its hour, the day counts from then.
     const firsts = own.flatMap(({ loads }) => loads.map((load) => states.get(load.id)?.startedAt ?? Infinity));
     const begunAt = Math.min(state.startedAt ?? Infinity, ...firsts);
-    const startAt = Math.min(plannedAt, Math.floor(begunAt / MINUTE_MS) * MINUTE_MS);
+    const startAt = Math.min(beginAt, Math.floor(begunAt / MINUTE_MS) * MINUTE_MS);
     const isLive = begunAt < Infinity;
-    const cooks = cooksThere(planned.setup.cooks, state, minuteOfDay);
+    const cooks = cooksThere(planned.setup.cooks, state, minuteOfDay, (at) => new Date(at).getDay());
     const question: DayQuestion = isLive
-      ? { ...planned, setup: { ...planned.setup, cooks }, ...from(startAt, planned, plannedAt) }
+      ? {
+          ...planned,
+          overByMin: undefined,
+          setup: { ...planned.setup, cooks },
+          ...from(startAt, planned, state, beginAt),
+        }
       : planned;
     return { id, own, states, orders, state, startAt, isLive, question, key: keyOf(planned) };
   },
 );
 
 /** The same question counted from another moment. */
-function from(startAt: number, { useBy }: DayQuestion, plannedAt: number): Pick<DayQuestion, 'startMinute' | 'useBy'> {
+function from(
+  startAt: number,
+  { useBy }: DayQuestion,
+  { wishes }: DayState,
+  plannedAt: number,
+): Pick<DayQuestion, 'startMinute' | 'weekday' | 'useBy' | 'wishes'> {
   const laterMin = (plannedAt - startAt) / MINUTE_MS;
   const due = new Map([...(useBy ?? [])].map(([id, minute]) => [id, minute + laterMin] as const));
-  return { startMinute: minuteOfDay(startAt), useBy: due };
+  // A day that is late goes on all the same: by when it was to be ready is not held against what is left.
+  const { wishes: asked } = askedOf(wishes, startAt);
+  const begins = { startMinute: minuteOfDay(startAt), weekday: new Date(startAt).getDay() };
+  return { ...begins, useBy: due, ...(asked && { wishes: asked }) };
 }
 
 const dayOfPlan = memoizeOne(

@@ -208,7 +208,7 @@ function LeavesPart({
       </Words>
       {ERRAND_HOURS.filter((hours) => fromMin + 60 * hours < 24 * 60).map((hours) => {
         const at = now + hours * 60 * 60_000;
-        const until = { fromMin, toMin: fromMin + 60 * hours, at };
+        const until = { fromMin, toMin: fromMin + 60 * hours, at, weekday: new Date(now).getDay() };
         return (
           <KitchenKey
             key={hours}

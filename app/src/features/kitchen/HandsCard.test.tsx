@@ -46,7 +46,15 @@ function card(id: string) {
     ['soak-12h', 'drip'].map((running) => [running, { kind: 'running', startMin: 0, endMin: 720 }] as const),
   );
   const day = { id: 'd', startAt: Date.now(), batches: [], loads: [], tasks: [] } as unknown as Day;
-  const state = { steps: new Map(), answered: new Map(), away: [], outings: [], cannersOut: [] };
+  const state = {
+    steps: new Map(),
+    answered: new Map(),
+    away: [],
+    outings: [],
+    cannersOut: [],
+    errands: { set: [], struck: [] },
+    wishes: [],
+  };
   const running = { tasks: TASKS, day: state, loads: new Map(), startAt: day.startAt };
   const live = { running, progress: { of, nowMin: 1 } } as unknown as LiveDay;
   const entry = { task: TASKS.find((each) => each.id === id)!, startMin: 0, endMin: 5 };

@@ -42,8 +42,22 @@ test('a break stands once, is moved, struck out and brought back', () => {
     [17, 19],
     [19, 20],
   ]);
-  fireEvent.press(screen.getAllByRole('checkbox')[0] as never);
+  fireEvent.press(screen.getAllByRole('checkbox', { name: /at home/ })[0] as never);
   expect(kept.breaks[0]?.atHome).toBe(true);
+});
+
+test('a break may be shorter than the time there is for it, and is for the weekdays it is told for', () => {
+  press(/chores at 5 pm/);
+  press(/break at 5 pm ends: one more/);
+  press(/break at 5 pm takes: one less/);
+  for (const day of ['Sun', 'Tue']) fireEvent.press(screen.getByRole('checkbox', { name: day }));
+  expect(kept.breaks).toEqual([
+    { fromMin: 1_020, toMin: 1_110, minutes: 80, atHome: false, words: 'Chores', weekdays: [1, 3, 4, 5, 6] },
+  ]);
+  fireEvent.press(screen.getByRole('checkbox', { name: 'Sun' }));
+  fireEvent.press(screen.getByRole('checkbox', { name: 'Tue' }));
+  press(/break at 5 pm takes: one more/);
+  expect(kept.breaks).toEqual([{ fromMin: 1_020, toMin: 1_110, atHome: false, words: 'Chores' }]);
 });
 
 test('nobody is taken out of the kitchen by one tap', () => {

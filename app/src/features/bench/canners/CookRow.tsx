@@ -7,14 +7,17 @@ import { ChipCheck } from '@/ui/ChipCheck';
 import { SmallKey } from '@/ui/SmallKey';
 import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
+import { WEEKDAYS } from '@/features/day/life/errandWords';
+import { timeOfDay } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
 
 type Cook = Kitchen['cooks'][number];
 
 const HALF_HOUR = 30;
-const MOST_BREAKS = 8;
-const CHORES: Break = { fromMin: 17 * 60, toMin: 18 * 60, atHome: false };
-const DINNER: Break = { fromMin: 18 * 60 + 30, toMin: 19 * 60 + 30, atHome: true };
+const TEN_MIN = 10;
+const MOST_BREAKS = 16;
+const CHORES: Break = { fromMin: 17 * 60, toMin: 18 * 60, atHome: false, words: 'Chores' };
+const DINNER: Break = { fromMin: 18 * 60 + 30, toMin: 19 * 60 + 30, atHome: true, words: 'Dinner' };
 
 interface CookRowProps {
   cook: Cook;
@@ -54,13 +57,13 @@ export function CookRow({ cook, onKeep, onGone }: CookRowProps) {
       )}
       <Stepper
         label={`${name} begins`}
-        words={`from ${hourWords(fromMin)}`}
+        words={`from ${timeOfDay(fromMin)}`}
         onLess={fromMin > 0 ? () => onKeep({ ...cook, fromMin: fromMin - HALF_HOUR }) : undefined}
         onMore={fromMin + HALF_HOUR < toMin ? () => onKeep({ ...cook, fromMin: fromMin + HALF_HOUR }) : undefined}
       />
       <Stepper
         label={`${name} ends`}
-        words={`to ${hourWords(toMin)}`}
+        words={`to ${timeOfDay(toMin)}`}
         onLess={toMin - HALF_HOUR > fromMin ? () => onKeep({ ...cook, toMin: toMin - HALF_HOUR }) : undefined}
         onMore={toMin + HALF_HOUR <= DAY_MIN ? () => onKeep({ ...cook, toMin: toMin + HALF_HOUR }) : undefined}
       />
@@ -79,11 +82,11 @@ export function CookRow({ cook, onKeep, onGone }: CookRowProps) {
       {struck && (
         <View role="status" className="flex-row items-center justify-between">
           <Words tone="ink-2">
-            {hourWords(struck.fromMin)} to {hourWords(struck.toMin)} is struck out
+            {timeOfDay(struck.fromMin)} to {timeOfDay(struck.toMin)} is struck out
           </Words>
           <TextKey
             words="Bring it back"
-            label={`Bring back the break at ${hourWords(struck.fromMin)}`}
+            label={`Bring back the break at ${timeOfDay(struck.fromMin)}`}
             onPress={() => {
               add(struck);
               setStruck(undefined);
@@ -107,38 +110,57 @@ interface BreakRowProps {
 }
 
 function BreakRow({ name, pause, onKeep, onGone }: BreakRowProps) {
-  const { fromMin, toMin, atHome } = pause;
-  const said = `${name}’s break at ${hourWords(fromMin)}`;
+  const { fromMin, toMin, atHome, words, weekdays } = pause;
+  const wholeMin = toMin - fromMin;
+  const minutes = Math.min(pause.minutes ?? wholeMin, wholeMin);
+  const take = (next: number) => onKeep({ ...pause, minutes: next < wholeMin ? next : undefined });
+  const on = (day: number) => {
+    const now = weekdays ?? WEEKDAYS.map((_, own) => own);
+    const next = now.includes(day) ? now.filter((own) => own !== day) : [...now, day];
+    if (next.length > 0) onKeep({ ...pause, weekdays: next.length === WEEKDAYS.length ? undefined : next });
+  };
+  // The times are told once the window is changed: what takes all of it goes on taking all of it.
+  const within = (next: Break): Break => ({
+    ...next,
+    minutes: next.minutes !== undefined && next.minutes < next.toMin - next.fromMin ? next.minutes : undefined,
+  });
+  const said = `${name}’s break at ${timeOfDay(fromMin)}`;
   return (
     <View className="gap-2 border-l-2 border-hair pl-3">
+      {words !== undefined && <Words weight={600}>{words}</Words>}
       <Stepper
         label={`${said} begins`}
-        words={`away from ${hourWords(fromMin)}`}
-        onLess={fromMin >= HALF_HOUR ? () => onKeep({ ...pause, fromMin: fromMin - HALF_HOUR }) : undefined}
-        onMore={fromMin + HALF_HOUR < toMin ? () => onKeep({ ...pause, fromMin: fromMin + HALF_HOUR }) : undefined}
+        words={`away from ${timeOfDay(fromMin)}`}
+        onLess={fromMin >= HALF_HOUR ? () => onKeep(within({ ...pause, fromMin: fromMin - HALF_HOUR })) : undefined}
+        onMore={
+          fromMin + HALF_HOUR < toMin ? () => onKeep(within({ ...pause, fromMin: fromMin + HALF_HOUR })) : undefined
+        }
       />
       <Stepper
         label={`${said} ends`}
-        words={`back at ${hourWords(toMin)}`}
-        onLess={toMin - HALF_HOUR > fromMin ? () => onKeep({ ...pause, toMin: toMin - HALF_HOUR }) : undefined}
-        onMore={toMin + HALF_HOUR <= DAY_MIN ? () => onKeep({ ...pause, toMin: toMin + HALF_HOUR }) : undefined}
+        words={`back at ${timeOfDay(toMin)}`}
+        onLess={toMin - HALF_HOUR > fromMin ? () => onKeep(within({ ...pause, toMin: toMin - HALF_HOUR })) : undefined}
+        onMore={toMin + HALF_HOUR <= DAY_MIN ? () => onKeep(within({ ...pause, toMin: toMin + HALF_HOUR })) : undefined}
       />
+      <Stepper
+        label={`${said} takes`}
+        words={minutes < wholeMin ? `takes ${minutes} min of it` : 'takes all of it'}
+        onLess={minutes > TEN_MIN ? () => take(minutes - TEN_MIN) : undefined}
+        onMore={minutes < wholeMin ? () => take(minutes + TEN_MIN) : undefined}
+      />
+      <View className="flex-row flex-wrap gap-2" role="group" aria-label={`${said}: on`}>
+        {WEEKDAYS.map((name, day) => (
+          <ChipCheck key={name} words={name} checked={weekdays?.includes(day) ?? true} onPress={() => on(day)} />
+        ))}
+      </View>
       <View className="flex-row flex-wrap items-center justify-between">
         <ChipCheck
           words="at home: can watch a pot"
           checked={atHome}
           onPress={() => onKeep({ ...pause, atHome: !atHome })}
         />
-        <TextKey words="Strike out" label={`Strike out the break at ${hourWords(fromMin)}`} onPress={onGone} />
+        <TextKey words="Strike out" label={`Strike out the break at ${timeOfDay(fromMin)}`} onPress={onGone} />
       </View>
     </View>
   );
-}
-
-/** "6 am", "12:30 pm", "midnight". */
-function hourWords(minutes: number): string {
-  if (minutes % DAY_MIN === 0) return 'midnight';
-  const hour = Math.floor(minutes / 60);
-  const rest = minutes % 60;
-  return `${hour % 12 === 0 ? 12 : hour % 12}${rest === 0 ? '' : `:${String(rest).padStart(2, '0')}`} ${hour < 12 ? 'am' : 'pm'}`;
 }

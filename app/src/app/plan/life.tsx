@@ -1,0 +1,3 @@
+import { LifeScreen } from '@/features/day/life/LifeScreen';
+
+export default LifeScreen;

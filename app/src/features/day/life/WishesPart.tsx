@@ -1,0 +1,101 @@
+import { type DayWish, wishKey } from '@hoddle/core/day/dayWish';
+import { View } from 'react-native';
+import { useTellDay } from '@/features/kitchen/useTellDay';
+import { useHousehold } from '@/store/useHousehold';
+import { clockTime, clockTimeFrom, duration } from '@/ui/clockWords';
+import { SmallKey } from '@/ui/SmallKey';
+import { Stepper } from '@/ui/Stepper';
+import { TextKey } from '@/ui/TextKey';
+import { Heading, Words } from '@/ui/Words';
+import { type Day } from '../useDay';
+import { useEnds } from '../useEnds';
+import { wishWords } from './wishWords';
+
+const MINUTE_MS = 60_000;
+const HALF_HOUR_MS = 30 * MINUTE_MS;
+
+/** What is wished of a day: when it begins, when it is ready, what stands fixed in it, and what that costs. */
+export function WishesPart({ day }: { day: Day }) {
+  const tell = useTellDay(day.id);
+  const { canners } = useHousehold().household;
+  const { wishes } = day.state;
+  const readyBy = wishes.find((wish) => wish.kind === 'ready-by');
+  const notBefore = wishes.find((wish) => wish.kind === 'not-before');
+  const others = wishes.filter(({ kind }) => kind !== 'ready-by' && kind !== 'not-before');
+  const drop = (wish: DayWish) => tell({ type: 'wish-dropped', key: wishKey(wish) });
+  const moment = (kind: 'ready-by' | 'not-before', now: number | undefined, first: number, words: string) => (
+    <View className="gap-1">
+      <View className="flex-row items-center justify-between">
+        <Words weight={600}>{words}</Words>
+        {now === undefined ? (
+          <SmallKey
+            words={clockTimeFrom(first, day.startAt)}
+            label={`${words} ${clockTimeFrom(first, day.startAt)}`}
+            onPress={() => tell({ type: 'wish-made', wish: { kind, at: first } })}
+          />
+        ) : (
+          <TextKey
+            words="Any time"
+            label={`${words}: any time`}
+            onPress={() => tell({ type: 'wish-dropped', key: kind })}
+          />
+        )}
+      </View>
+      {now !== undefined && (
+        <Stepper
+          label={words}
+          words={clockTimeFrom(now, day.startAt)}
+          onLess={() => tell({ type: 'wish-made', wish: { kind, at: now - HALF_HOUR_MS } })}
+          onMore={() => tell({ type: 'wish-made', wish: { kind, at: now + HALF_HOUR_MS } })}
+        />
+      )}
+    </View>
+  );
+  return (
+    <View className="gap-3">
+      <Heading>Wishes</Heading>
+      {moment('ready-by', readyBy?.at, onHalfHour((day.likelyAt ?? day.startAt) + HALF_HOUR_MS), 'Ready by')}
+      {!day.live && moment('not-before', notBefore?.at, onHalfHour(day.startAt + HALF_HOUR_MS), 'Begin not before')}
+      <View role="list" aria-label="Loads that something is wished of">
+        {others.map((wish) => (
+          <View
+            key={wishKey(wish)}
+            role="listitem"
+            className="min-h-[52px] flex-row items-center justify-between gap-2 border-t border-hair"
+          >
+            <Words weight={700} className="flex-1">
+              {wishWords(wish, day, canners)}
+            </Words>
+            <TextKey words="Let go" label={`Let go: ${wishWords(wish, day, canners)}`} onPress={() => drop(wish)} />
+          </View>
+        ))}
+      </View>
+      {others.length === 0 && (
+        <Words tone="ink-2">A load is kept at a time by its tack in the plan, or on its own page.</Words>
+      )}
+      <Cost day={day} />
+    </View>
+  );
+}
+
+/** What wishes and errands cost: the end of the day with them and without. */
+function Cost({ day }: { day: Day }) {
+  const { question, likelyAt } = day;
+  const isAsked = question.wishes !== undefined || (question.errands?.set.length ?? 0) > 0;
+  const plain = { ...question, wishes: undefined, overByMin: undefined, errands: undefined };
+  const [end] = useEnds(isAsked && !day.live ? [plain] : []);
+  if (!isAsked || likelyAt === undefined || end === undefined || end === 'none') return null;
+  const costMin = Math.round((likelyAt - day.startAt) / MINUTE_MS - end);
+  const without = clockTimeFrom(day.startAt + end * MINUTE_MS, day.startAt);
+  return (
+    <Words role="status" weight={700}>
+      {costMin < 1
+        ? `All of it costs nothing: likely ${clockTime(likelyAt)} either way.`
+        : `With all of it likely ${clockTimeFrom(likelyAt, day.startAt)}, without ${without}: ${duration(costMin * MINUTE_MS)} later.`}
+    </Words>
+  );
+}
+
+function onHalfHour(at: number): number {
+  return Math.ceil(at / HALF_HOUR_MS) * HALF_HOUR_MS;
+}
