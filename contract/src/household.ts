@@ -82,6 +82,15 @@ const Span = { fromMin: Minute, toMin: Minute };
 const inOrder = <T extends { fromMin: number; toMin: number }>() =>
   v.check<T, string>(({ fromMin, toMin }) => fromMin < toMin, 'must end after it begins');
 
+function isZone(name: string): boolean {
+  try {
+    Intl.DateTimeFormat('en', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** What the kitchen has for a preserving day; hours in minutes after midnight. */
 export const KitchenSchema = v.object({
   cooks: v.pipe(
@@ -133,6 +142,8 @@ export const KitchenSchema = v.object({
     v.pipe(v.number('must be a number'), v.minValue(0.5, 'must be 0.5 or more'), v.maxValue(3, 'must be at most 3')),
   ),
   tools: v.pipe(v.array(v.object({ name: Name, count: Count(12), step: Name })), v.maxLength(12, 'are too many')),
+  /** Where it stands, an IANA name: its days begin and end there, whatever a phone or the server says. */
+  timeZone: v.optional(v.pipe(v.string(), v.maxLength(60, 'is too long'), v.check(isZone, 'is no time zone'))),
 });
 export type Kitchen = v.InferOutput<typeof KitchenSchema>;
 

@@ -71,6 +71,8 @@ export const ScheduleRequest = v.object({
         due: v.optional(Minutes),
         /** It is there only where this literal holds. */
         presence: v.optional(Literal),
+        /** It is done beside: the schedule is over without it too. */
+        uncounted: v.optional(v.literal(true)),
         /** Exactly one is chosen where the task is there; its needs come to those of the task, its minutes in place of them. */
         modes: v.optional(
           v.pipe(

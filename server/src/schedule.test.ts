@@ -47,6 +47,14 @@ test('a load goes into the machine in which it is over first, and the decision i
   expect(body.tasks.map(({ id }: { id: string }) => id).sort()).toEqual(['a', 'b']);
 });
 
+test('what is done beside has its time, and the schedule may be over before it', async () => {
+  const town = task('town', 80, { release: 120, due: 300, uncounted: true });
+  const { status, body } = await ask({ resources: [hands], tasks: [task('fill', 14), town] });
+  expect(status).toBe(200);
+  expect(body).toMatchObject({ makespan: 14, proven: true });
+  expect(body.tasks.find(({ id }: { id: string }) => id === 'town').start).toBeGreaterThanOrEqual(120);
+});
+
 test('nothing to do is done at once', async () => {
   const { body } = await ask({ resources: [], tasks: [] });
   expect(body).toEqual({ tasks: [], makespan: 0, lowerBound: 0, proven: true });

@@ -9,6 +9,7 @@ import { withWhatWentIn } from '@hoddle/core/day/whatWentIn';
 import memoizeOne from 'memoize-one';
 import { useEffect, useState } from 'react';
 import { stateAsEntered, useHouseholdStore } from './householdStore';
+import { setHouseholdZone } from './householdZone';
 import { pagesOf } from './pagesOf';
 
 /** The state a screen shows. Screens are only drawn once there is one. */
@@ -29,6 +30,8 @@ type Known = Omit<HouseholdState, 'batches' | 'events' | 'dayEvents' | 'batchRec
 /** One state, one answer: every screen that asks gets the same objects. */
 const asItStands = memoizeOne((state: Known): Known => {
   const { batches, dayEvents, events, household, batchRecords } = state;
+  // Before any date of it is told.
+  setHouseholdZone(household.kitchen.timeZone);
   const ground = groundOf(household.altitudeFt, pagesOf(state));
   return { ...state, batches: wentIn(standing(batches, dayEvents, events, ground), batchRecords) };
 });

@@ -1,35 +1,36 @@
+import { inZone } from '@/store/householdZone';
 import { format } from 'date-fns/format';
 import { isSameDay } from 'date-fns/isSameDay';
 import { parseISO } from 'date-fns/parseISO';
 
 /** "7:40 am" */
 export function clockTime(at: number): string {
-  return format(at, 'h:mm aaa');
+  return format(inZone(at), 'h:mm aaa');
 }
 
 /** "6:10 pm", or "Sunday 8:13 am" when it is not the day of `from`: juice settles overnight. */
 export function clockTimeFrom(at: number, from: number): string {
-  return isSameDay(at, from) ? clockTime(at) : `${weekday(at)} ${clockTime(at)}`;
+  return isSameDay(inZone(at), inZone(from)) ? clockTime(at) : `${weekday(at)} ${clockTime(at)}`;
 }
 
 /** "Saturday 29 August" */
 export function longDay(at: number): string {
-  return format(at, 'EEEE d MMMM');
+  return format(inZone(at), 'EEEE d MMMM');
 }
 
 /** "Sunday" */
 export function weekday(at: number): string {
-  return format(at, 'EEEE');
+  return format(inZone(at), 'EEEE');
 }
 
 /** "Sunday 30 August" for a date to act by. */
 export function dayAndDate(at: number): string {
-  return format(at, 'EEEE d MMM');
+  return format(inZone(at), 'EEEE d MMM');
 }
 
 /** "Sep 2025": month and year on a tag. */
 export function monthAndYear(at: number): string {
-  const known = monthWords.get(at) ?? format(at, 'MMM yyyy');
+  const known = monthWords.get(at) ?? format(inZone(at), 'MMM yyyy');
   monthWords.set(at, known);
   return known;
 }
@@ -66,7 +67,7 @@ export function dayWords(day: string): string {
 
 /** "2026-08-29": the day of a time, for what is kept as a day. */
 export function isoDay(at: number): string {
-  return format(at, 'yyyy-MM-dd');
+  return format(inZone(at), 'yyyy-MM-dd');
 }
 
 /** "6 am", "12:30 pm", "midnight", of minutes since midnight. */
@@ -79,6 +80,6 @@ export function timeOfDay(minutes: number): string {
 
 /** Minutes since midnight. */
 export function minuteOfDay(at: number): number {
-  const date = new Date(at);
+  const date = inZone(at);
   return 60 * date.getHours() + date.getMinutes();
 }

@@ -102,7 +102,7 @@ export function simulateSeason(chance: Chance, { weeks, crops, products, daysAWe
         { weekly: HOURS.slice(0, daysAWeek), notOn: [], mostAWeek: daysAWeek, freezerBags: 30 },
         from,
         endAt,
-        setup.cooks,
+        setup,
       ),
       arrivals,
     ),

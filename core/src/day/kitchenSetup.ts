@@ -44,6 +44,8 @@ export interface KitchenSetup {
   readonly tools: readonly OwnTool[];
   /** In which the words of a step are told; pounds where nothing is said. */
   readonly units?: 'us' | 'metric';
+  /** Where it stands, an IANA name: "America/Denver". */
+  readonly timeZone?: string;
   /** Hands-on minutes against the handbook's, where the household knows: 1.2 is a fifth slower. */
   readonly handsPace?: number;
 }

@@ -2,6 +2,7 @@ import { LEFT_WORDS } from '../harvest/leftBehind';
 import { type Batch, jarsOf, jarsWords, massKgOf, nameOf } from '../day/batch';
 import { countJars } from '../handbook/jars';
 import { produceRow } from '../handbook/produce';
+import { localDay } from '../measure/localTime';
 import { type Pick as HarvestPick } from '../harvest/pick';
 import { jarCode } from '../pantry/jarCode';
 import { type JarLot, jarCounts, type Movement, standingMovements } from '../pantry/jarLot';
@@ -20,6 +21,8 @@ export interface ExportParts {
   readonly mark: number;
   readonly places: readonly PantryPlace[];
   readonly bestMonths: BestMonths;
+  /** Where the household is: its dates are of there. */
+  readonly timeZone?: string;
   readonly picks: readonly HarvestPick[];
   readonly batches: readonly Batch[];
   readonly batchRecords: readonly BatchRecord[];
@@ -102,7 +105,7 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
     };
   },
   // Its columns are those that jars come in by: what goes out can be read back.
-  jars: ({ lots, movements, places, mark, bestMonths }) => {
+  jars: ({ lots, movements, places, mark, bestMonths, timeZone }) => {
     const counts = jarCounts(lots, movements);
     const roots = rootLots(lots);
     const here = lots.filter(({ id }) => (counts.get(id) ?? 0) > 0);
@@ -112,10 +115,10 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
         recipeName(lot),
         lot.jar,
         counts.get(lot.id) ?? 0,
-        day(lot.madeAt),
+        localDay(lot.madeAt, timeZone),
         placeOf(places, lot.place).name,
         lot.seal,
-        day(keepsUntilOf(lot, bestMonths)),
+        localDay(keepsUntilOf(lot, bestMonths), timeZone),
         jarCode(roots.get(lot.id) ?? lot.id, mark),
         lot.id,
         lot.loadId ?? null,
@@ -150,11 +153,6 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
 
 function iso(at: number): string {
   return new Date(at).toISOString();
-}
-
-function day(at: number): string {
-  const date = new Date(at);
-  return `${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, '0')}-${String(date.getDate()).padStart(2, '0')}`;
 }
 
 /** To the gram: finer is what the computer makes of pounds. */

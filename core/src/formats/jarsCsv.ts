@@ -61,6 +61,8 @@ export interface JarsFileChoices {
   readonly now: number;
   /** 9/12 is September in `us`, December elsewhere. */
   readonly dayFirst: boolean;
+  /** Where the household is. */
+  readonly timeZone?: string;
   /** Columns the household named itself: their place in the row. */
   readonly columns?: Partial<Record<JarColumn, number>>;
   /** Products it named itself, by what the file calls them. */

@@ -1,3 +1,5 @@
+import { localDate, localMoment } from '../measure/localTime';
+
 export type ReadDay =
   | { readonly kind: 'day'; readonly at: number; readonly day: string }
   | { readonly kind: 'fault'; readonly says: string };
@@ -12,19 +14,24 @@ const FIRST_YEAR = 2000;
  * 9/2025 or 2025 alone. A month stands for its middle, a year for its summer's end: 1 September.
  *
  * @param dayFirst whether 9/12 is the ninth of December
- * @returns noon of the day, in the time zone of this device
+ * @param timeZone where the household is
+ * @returns noon of the day, there
  */
-export function readDay(words: string, { dayFirst, now }: { dayFirst: boolean; now: number }): ReadDay {
+export function readDay(
+  words: string,
+  { dayFirst, now, timeZone }: { dayFirst: boolean; now: number; timeZone?: string },
+): ReadDay {
   const parts = partsOf(words.trim().toLowerCase(), dayFirst);
   if (!parts) return { kind: 'fault', says: 'is not a date: write it as 2025-09-14, or 2025-09' };
   const { year, month, day } = parts;
-  const date = new Date(year, month - 1, day, 12);
+  const at = localMoment(timeZone, [year, month - 1, day, 12 * 60]);
+  const date = localDate(at, timeZone);
   if (date.getMonth() !== month - 1 || date.getDate() !== day)
     return { kind: 'fault', says: 'is not a day of the calendar' };
   if (year < FIRST_YEAR) return { kind: 'fault', says: `is before ${FIRST_YEAR}: such jars are not eaten any more` };
-  if (date.getTime() > now + 24 * 60 * 60_000) return { kind: 'fault', says: 'is in the future' };
+  if (at > now + 24 * 60 * 60_000) return { kind: 'fault', says: 'is in the future' };
   const two = (n: number) => String(n).padStart(2, '0');
-  return { kind: 'day', at: Math.min(date.getTime(), now), day: `${year}-${two(month)}-${two(day)}` };
+  return { kind: 'day', at: Math.min(at, now), day: `${year}-${two(month)}-${two(day)}` };
 }
 
 interface Parts {

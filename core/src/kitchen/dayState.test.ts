@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { type Batch } from '../day/batch';
 import { type DayTask } from '../day/dayProblem';
+import { askedOf, beginOf, wishKey } from '../day/dayWish';
 import { alarmsOf, missed, ringing } from './alarms';
 import { batchesNow } from './batchesNow';
 import { AS_PLANNED } from './byTheTable';
@@ -41,6 +42,69 @@ test('told twice, late or in another order it is the same day; of two starts the
         if (startedAt !== undefined) expect(startedAt).toBeGreaterThanOrEqual(Math.max(...starts));
       }
     }),
+  );
+});
+
+test('of errands and wishes with one name the last one told holds, whatever order they come in; what is let go is gone', () => {
+  const errandId = fc.constantFrom('town', 'Ann 1020-1080');
+  const later = fc.constantFrom(undefined, 1);
+  const event = fc.oneof(
+    fc.record({ errandId, later, fromMin: fc.integer({ min: 0, max: 1_000 }) }).map(({ later: day, ...own }) => ({
+      ...{ type: 'errand-set' as const, cook: 'Ann', toMin: 1_100, atHome: false, ...own },
+      ...(day !== undefined && { later: day }),
+    })),
+    fc.record({ errandId, later }).map(({ later: day, ...own }) => ({
+      ...{ type: 'errand-struck' as const, ...own },
+      ...(day !== undefined && { later: day }),
+    })),
+    fc.record({ loadId: fc.constantFrom('one', 'two'), at: fc.nat(99) }).map((pin) => ({
+      type: 'wish-made' as const,
+      wish: { kind: 'pin' as const, ...pin },
+    })),
+    fc.constantFrom('pin one', 'pin two').map((key) => ({ type: 'wish-dropped' as const, key })),
+  );
+  fc.assert(
+    fc.property(fc.uniqueArray(fc.tuple(fc.nat(500), event), { maxLength: 14, selector: ([at]) => at }), (told) => {
+      const events = told.map(([at, own]) => tell(at, own));
+      const { errands, wishes } = dayState(events);
+      expect(dayState([...events].reverse())).toEqual(dayState(events));
+      const inTime = [...told].sort(([a], [b]) => a - b).map(([, own]) => own);
+      for (const [id, day] of [['town'], ['town', 1], ['Ann 1020-1080'], ['Ann 1020-1080', 1]] as const) {
+        const last = inTime.findLast((own) => 'errandId' in own && own.errandId === id && own.later === day);
+        const isOf = (own: { id: string; day?: number }) => own.id === id && own.day === day;
+        expect(errands.set.find(isOf)?.fromMin).toBe(last?.type === 'errand-set' ? last.fromMin : undefined);
+        expect(errands.struck.some(isOf)).toBe(last?.type === 'errand-struck');
+      }
+      for (const loadId of ['one', 'two']) {
+        const last = inTime.findLast(
+          (own) =>
+            (own.type === 'wish-made' && own.wish.loadId === loadId) ||
+            (own.type === 'wish-dropped' && own.key === `pin ${loadId}`),
+        );
+        const own = wishes.filter((wish) => wish.kind === 'pin' && wish.loadId === loadId);
+        expect(own).toEqual(last?.type === 'wish-made' ? [last.wish] : []);
+      }
+    }),
+  );
+});
+
+test('moments of a day’s wishes are minutes of its plan; it begins as late as it is wished', () => {
+  const at = (minute: number) => minute * MIN;
+  const wishes = [
+    { kind: 'not-before', at: at(90) },
+    { kind: 'ready-by', at: at(690) },
+    { kind: 'pin', loadId: 'one', at: at(210) },
+    { kind: 'apart', loadId: 'one', otherId: 'two' },
+  ] as const;
+  expect(beginOf(wishes, at(60))).toBe(at(90));
+  expect(beginOf(wishes, at(120))).toBe(at(120));
+  expect(askedOf(wishes, at(90))).toEqual({
+    overByMin: 600,
+    wishes: [{ kind: 'pin', loadId: 'one', atMin: 120 }, wishes[3]],
+  });
+  expect(askedOf([], at(90))).toEqual({});
+  expect(wishKey({ kind: 'apart', loadId: 'b', otherId: 'a' })).toBe(
+    wishKey({ kind: 'apart', loadId: 'a', otherId: 'b' }),
   );
 });
 

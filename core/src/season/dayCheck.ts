@@ -1,4 +1,5 @@
 import { planDay } from '../day/planDay';
+import { localDate } from '../measure/localTime';
 import { batchesOfDay } from './batchesOfDay';
 import { type SeasonKitchen } from './recipesFor';
 import { type SeasonDayPlan } from './seasonPlan';
@@ -19,7 +20,7 @@ export function dayCheck(
 ): (day: SeasonDay, planned: SeasonDayPlan) => boolean {
   const known = new Map<string, boolean>();
   return (day, planned) => {
-    const begin = new Date(day.at);
+    const begin = localDate(day.at, kitchen.setup.timeZone);
     const startMinute = begin.getHours() * 60 + begin.getMinutes();
     const loads = planned.batches.map(({ recipe, jars }) => `${recipe} ${jars}`).sort();
     // What is done on some weekdays only makes one day differ from another.

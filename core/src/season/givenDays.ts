@@ -1,5 +1,6 @@
 import { errandMinutes, errandsOn, fixedTime, windowOf } from '../day/errand';
-import { type Cook } from '../day/kitchenSetup';
+import { type Cook, type KitchenSetup } from '../day/kitchenSetup';
+import { localDate, localDay, localMoment } from '../measure/localTime';
 import { type SeasonDay } from './seasonProblem';
 
 /** Hours of one weekday that a household gives to preserving. */
@@ -38,19 +39,27 @@ const DAYS_A_WEEK = 7;
 const QUARTER_MIN = 15;
 
 /**
- * The days from now to an end that hands are given on, by the local calendar: a day has 23 hours once a year and still
- * begins at eight.
+ * The days from now to an end that hands are given on, by the calendar of the household's place: a day has 23 hours once a year
+ * and still begins at eight.
  *
  * @param now epoch milliseconds; hours gone by are not given any more
- * @param cooks whose hours of the day count, their breaks taken off
+ * @param setup its cooks, whose hours of the day count, what they do besides taken off; and where they are
  */
-export function givenDays(given: DaysGiven, now: number, endAt: number, cooks: readonly Cook[]): SeasonDay[] {
+export function givenDays(
+  given: DaysGiven,
+  now: number,
+  endAt: number,
+  { cooks, timeZone }: Pick<KitchenSetup, 'cooks' | 'timeZone'>,
+): SeasonDay[] {
   const days: SeasonDay[] = [];
-  const first = new Date(now);
+  const first = localDate(now, timeZone);
   for (let offset = 0; ; offset++) {
-    const date = new Date(first.getFullYear(), first.getMonth(), first.getDate() + offset);
-    if (date.getTime() > endAt) return days;
-    const id = localDay(date.getTime());
+    const ofDay = (minute: number) =>
+      localMoment(timeZone, [first.getFullYear(), first.getMonth(), first.getDate() + offset, minute]);
+    const midnight = ofDay(0);
+    if (midnight > endAt) return days;
+    const id = localDay(midnight, timeZone);
+    const date = localDate(midnight, timeZone);
     if (given.notOn.includes(id)) continue;
     const own = given.weekly.filter(({ weekday }) => weekday === date.getDay());
     if (own.length === 0) continue;
@@ -65,7 +74,7 @@ export function givenDays(given: DaysGiven, now: number, endAt: number, cooks: r
     const toMin = Math.max(...spans.map((span) => span.toMin));
     days.push({
       id,
-      at: new Date(date.getFullYear(), date.getMonth(), date.getDate(), 0, fromMin).getTime(),
+      at: ofDay(fromMin),
       windowMinutes: toMin - fromMin,
       handsMinutes: spans.reduce((sum, span) => sum + handsIn(cooks, span, date.getDay()), 0),
       week: Math.floor((offset + first.getDay()) / DAYS_A_WEEK),
@@ -90,11 +99,4 @@ function handsIn(
     }, 0);
     return sum + Math.max(0, inside(cook) - away);
   }, 0);
-}
-
-/** "2026-08-22", by the local calendar. */
-export function localDay(at: number): string {
-  const date = new Date(at);
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
 }

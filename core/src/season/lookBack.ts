@@ -6,6 +6,7 @@ import { type Pick } from '../harvest/pick';
 import { seasonTally } from '../harvest/seasonTally';
 import { type DayEvent } from '../kitchen/dayEvent';
 import { dayState } from '../kitchen/dayState';
+import { localDate } from '../measure/localTime';
 import { type ShelfGoal } from '../pantry/shelfGoal';
 import { type BatchRecord } from '../yields/batchRecord';
 
@@ -36,8 +37,9 @@ export function lookBack(
   records: readonly BatchRecord[],
   dayEvents: readonly DayEvent[],
   goals: readonly ShelfGoal[],
+  timeZone?: string,
 ): YearBack[] {
-  const yearOf = (at: number) => new Date(at).getFullYear();
+  const yearOf = (at: number) => localDate(at, timeZone).getFullYear();
   const years = new Set([
     ...picks.map(({ pickedAt }) => yearOf(pickedAt)),
     ...records.map(({ madeAt }) => yearOf(madeAt)),

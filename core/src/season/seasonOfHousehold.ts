@@ -16,7 +16,8 @@ import { type HouseholdPages } from '../process/findProcess';
 import { type HardwareMove, hardwareKey, usualMouth } from '../supplies/hardware';
 import { type LearnedYields } from '../yields/yieldModel';
 import { expectedArrivals, type Outlook } from './expectedArrivals';
-import { type DaysGiven, givenDays, localDay } from './givenDays';
+import { localDay } from '../measure/localTime';
+import { type DaysGiven, givenDays } from './givenDays';
 import { withQuietDays } from './quietDays';
 import { type LeftOut, recipesFor, type SeasonKitchen } from './recipesFor';
 import {
@@ -100,8 +101,8 @@ export function seasonOfHousehold(
   const goals = goalsOf(household, now);
   const grown = new Set<ProduceId>(outlook.arrivals.map(({ crop }) => crop));
   const { recipes, leftOut } = recipesFor(goals, grown, kitchen, cautious ? CAUTIOUS_SURE : 0.5);
-  const taken = new Set(comingBatches(household, now).map(({ startAt }) => localDay(startAt)));
-  const given = givenDays(daysGiven, now, endAt, cooks).filter(({ id }) => !taken.has(id));
+  const taken = new Set(comingBatches(household, now).map(({ startAt }) => localDay(startAt, setup.timeZone)));
+  const given = givenDays(daysGiven, now, endAt, kitchen.setup).filter(({ id }) => !taken.has(id));
   const inFreezer = lots.filter(({ place }) => place === 'freezer');
   const problem: SeasonProblem = {
     days: withQuietDays(given, outlook.arrivals),

@@ -5,7 +5,8 @@ import { type Planting } from '../harvest/planting';
 import { KG_PER_LB } from '../measure/amount';
 import { NOTHING_LEARNED } from '../yields/yieldRange';
 import { expectedArrivals } from './expectedArrivals';
-import { type DaysGiven, givenDays, localDay } from './givenDays';
+import { localDay } from '../measure/localTime';
+import { type DaysGiven, givenDays } from './givenDays';
 import { goalRanges } from './harvestChances';
 import { lookBack } from './lookBack';
 import { planByHand } from './byHand';
@@ -32,7 +33,7 @@ const COOKS = [
 ];
 
 test('the days given are those of the week, less those lost, with the hands of everybody in their hours', () => {
-  const days = givenDays(GIVEN, NOW, NOW + 15 * DAY_MS, COOKS);
+  const days = givenDays(GIVEN, NOW, NOW + 15 * DAY_MS, { cooks: COOKS });
   expect(days.map(({ id }) => id)).toEqual(['2026-08-29', '2026-09-02', '2026-09-09', '2026-09-12']);
   // Ten hours, less the hour of chores, and the helper's four; an evening has one pair of hands.
   expect(days.map(({ handsMinutes, windowMinutes }) => [handsMinutes, windowMinutes])).toEqual([
@@ -42,20 +43,21 @@ test('the days given are those of the week, less those lost, with the hands of e
     [13 * 60, 600],
   ]);
   // What is gone of today is not given any more, and an hour is too little to begin.
-  const late = (hour: number) => givenDays(GIVEN, new Date(2026, 7, 29, hour, 30).getTime(), NOW + DAY_MS, COOKS);
+  const late = (hour: number) =>
+    givenDays(GIVEN, new Date(2026, 7, 29, hour, 30).getTime(), NOW + DAY_MS, { cooks: COOKS });
   expect(late(14).map(({ windowMinutes }) => windowMinutes)).toEqual([210]);
   expect(late(17)).toEqual([]);
   const odd = new Date(2026, 7, 29, 10, 7, 31).getTime();
-  const [today] = givenDays(GIVEN, odd, odd + DAY_MS, COOKS);
+  const [today] = givenDays(GIVEN, odd, odd + DAY_MS, { cooks: COOKS });
   expect([today?.windowMinutes, (today?.at ?? 0) - odd]).toEqual([465, 7.5 * 60_000 - 1_000]);
 });
 
 test('a day begins at its own hour on both sides of the turn of the clocks', () => {
   const from = new Date(2026, 9, 20).getTime();
-  const days = givenDays({ ...GIVEN, notOn: [] }, from, from + 20 * DAY_MS, COOKS);
+  const days = givenDays({ ...GIVEN, notOn: [] }, from, from + 20 * DAY_MS, { cooks: COOKS });
   for (const { at, id } of days) {
     expect([8, 18]).toContain(new Date(at).getHours());
-    expect(localDay(at)).toBe(id);
+    expect(localDay(at, undefined)).toBe(id);
   }
   expect(new Set(days.map(({ id }) => id)).size).toBe(days.length);
 });

@@ -10,11 +10,12 @@ export function exportsRoute(db: Database): Router {
   return Router().get('/export', async (req, res) => {
     const { table } = v.parse(ExportQuery, req.query);
     const { mark } = readHousehold(db);
-    const { places, bestMonths } = readSettings(db);
+    const { places, bestMonths, kitchen } = readSettings(db);
     const csv = exportCsv(table, {
       mark,
       places,
       bestMonths,
+      timeZone: kitchen.timeZone,
       picks: table === 'picks' ? await all(db.tables.picks, [['pickedAt', 'ASC']]) : [],
       batches: table === 'batches' ? await readBatches(db) : [],
       batchRecords: table === 'batches' ? readBatchRecords(db) : [],

@@ -6,7 +6,7 @@ import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { stockedLots } from '@hoddle/core/pantry/shelf';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
-import { localDay } from '@hoddle/core/season/givenDays';
+import { localDay } from '@hoddle/core/measure/localTime';
 import { type SeasonHousehold } from '@hoddle/core/season/seasonOfHousehold';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { withWhatWentIn } from '@hoddle/core/day/whatWentIn';
@@ -27,7 +27,7 @@ export function seasonHousehold(state: HouseholdState, altitudeFt: number, now: 
   });
   const records = state.batchRecords as BatchRecord[];
   const batches = withWhatWentIn(told, records);
-  const today = localDay(now);
+  const today = localDay(now, kitchen.timeZone);
   return {
     ...{ altitudeFt, canners, ownJars, batches },
     setup: { ...kitchen, burners },

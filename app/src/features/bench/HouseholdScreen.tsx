@@ -8,6 +8,8 @@ import { Choice } from '@/ui/Choice';
 import { Key } from '@/ui/Key';
 import { RadioRow } from '@/ui/RadioRow';
 import { Screen } from '@/ui/Screen';
+import { SmallKey } from '@/ui/SmallKey';
+import { deviceZone } from '@/store/householdZone';
 import { useIsWide } from '@/ui/StationBar';
 import { Stepper } from '@/ui/Stepper';
 import { TextField } from '@/ui/TextField';
@@ -72,6 +74,14 @@ export function HouseholdScreen() {
           )}
           <AltitudeBands cells={BARE_CELLS} chosen={band?.index} />
           <FindAltitude />
+          <Heading>Clock and calendar</Heading>
+          <Words>Days begin and end, and clocks go, as in {draft.timeZone.replaceAll('_', ' ')}.</Words>
+          {draft.timeZone !== deviceZone() && (
+            <SmallKey
+              words={`This device’s: ${deviceZone().replaceAll('_', ' ')}`}
+              onPress={() => change({ timeZone: deviceZone() })}
+            />
+          )}
           <Heading>Units</Heading>
           <Choice
             label="Units"

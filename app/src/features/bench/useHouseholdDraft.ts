@@ -4,6 +4,7 @@ import { altitudeFtFromMetres, HIGHEST_ALTITUDE_FT } from '@hoddle/core/measure/
 import { readNumber } from '@hoddle/core/measure/readNumber';
 import { useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
+import { deviceZone } from '@/store/householdZone';
 import { USUAL_CANNER } from '@/store/emptyHousehold';
 
 /** The kinds of canner that a plan can be made for. */
@@ -14,6 +15,8 @@ export interface HouseholdDraft {
   readonly altitude: string;
   readonly altitudeUnit: 'ft' | 'm';
   readonly units: Household['units'];
+  /** Where the kitchen is: this device's zone until another one is kept. */
+  readonly timeZone: string;
   readonly cannerName: string;
   /** Row of the handbook's canners the measures come from; `own` keeps the household's. */
   readonly cannerKind: string;
@@ -49,6 +52,7 @@ export function useHouseholdDraft(household: Household) {
     altitude: household.altitudeFt === null ? '' : String(household.altitudeFt),
     altitudeUnit: 'ft',
     units: household.units,
+    timeZone: household.kitchen.timeZone ?? deviceZone(),
     cannerName: canner?.name ?? 'Big pot',
     cannerKind: canner ? 'own' : (BOILING_CANNERS[0]?.canner ?? ''),
     quarts: canner?.declaredQuarts ?? BOILING_CANNERS[0]?.declaredQuarts ?? 7,
@@ -88,6 +92,7 @@ export function householdFrom(draft: HouseholdDraft, altitudeFt: number | null, 
     name: draft.name.trim(),
     altitudeFt,
     units: draft.units,
+    kitchen: { ...before.kitchen, timeZone: draft.timeZone },
     canners: [canner, ...before.canners.slice(1)],
   };
 }

@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { addHours } from 'date-fns/addHours';
 import { startOfHour } from 'date-fns/startOfHour';
 import { format } from 'date-fns/format';
@@ -138,7 +139,7 @@ interface OnStrip {
 }
 
 function Hours({ day, scale: { yOf, pauses } }: OnStrip) {
-  const first = addHours(startOfHour(day.startAt), 1).getTime();
+  const first = addHours(startOfHour(inZone(day.startAt)), 1).getTime();
   const count = Math.max(0, Math.floor((day.lateAt - first) / (60 * MINUTE_MS)) + 1);
   const hours = Array.from({ length: count }, (_, i) => first + i * 60 * MINUTE_MS);
   const startY = yOf(0);
@@ -147,7 +148,7 @@ function Hours({ day, scale: { yOf, pauses } }: OnStrip) {
     <>
       <View className="absolute w-[48px] items-end" style={{ top: startY - 9 }}>
         <Words size="label" weight={700}>
-          {format(day.startAt, 'h:mm')}
+          {format(inZone(day.startAt), 'h:mm')}
         </Words>
       </View>
       {hours.map((at) => {
@@ -160,10 +161,10 @@ function Hours({ day, scale: { yOf, pauses } }: OnStrip) {
           <View key={at} className="absolute left-0 right-0 flex-row" style={{ top: y - 9 }}>
             <View className="w-[48px] items-end">
               <Words size="lead" weight={700} style={{ lineHeight: 18 }}>
-                {format(at, 'h')}
+                {format(inZone(at), 'h')}
               </Words>
               <Words size="small" tone="ink-2" style={{ lineHeight: 14 }}>
-                {format(at, 'aaa')}
+                {format(inZone(at), 'aaa')}
               </Words>
             </View>
             <View className="absolute h-[1px] bg-hair" style={{ left: GUTTER_PX + 14, right: 0, top: 9 }} />
@@ -200,7 +201,7 @@ function Finish({ day, scale: { yOf } }: OnStrip) {
       />
       <View className="absolute w-[50px] items-end" style={{ top: y - 8 }}>
         <Words size="label" weight={800} style={{ lineHeight: 18 }}>
-          {format(day.likelyAt, 'h:mm')}
+          {format(inZone(day.likelyAt), 'h:mm')}
         </Words>
       </View>
       <Words size="label" weight={700} tone="cobalt" className="absolute" style={{ left: GUTTER_PX + 6, top: y + 6 }}>
@@ -219,7 +220,7 @@ function NowLine({ now, y }: { now: number; y: number }) {
       <View className="absolute left-[50px] right-0 top-[10px] h-[2px] bg-ink" />
       <View className="w-[52px] items-center rounded-chip bg-ink py-[1px]">
         <Words size="small" weight={700} tone="white">
-          {format(now, 'h:mm')}
+          {format(inZone(now), 'h:mm')}
         </Words>
       </View>
     </View>

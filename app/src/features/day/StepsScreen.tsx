@@ -5,7 +5,7 @@ import { type Why, whyThen } from '@hoddle/core/day/whyThen';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useHousehold } from '@/store/useHousehold';
-import { clockTime, duration, weekday } from '@/ui/clockWords';
+import { clockTime, duration, isoDay, weekday } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
@@ -95,7 +95,7 @@ function Step({ day, entry, problem, cannerName }: StepProps) {
 }
 
 function isSameDate(a: number, b: number): boolean {
-  return new Date(a).toDateString() === new Date(b).toDateString();
+  return isoDay(a) === isoDay(b);
 }
 
 const RESOURCE_WORDS: Readonly<Record<string, string>> = {

@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
 import { askedOf, beginOf } from '@hoddle/core/day/dayWish';
@@ -30,7 +31,9 @@ export function statesOf(batches: readonly Batch[], events: readonly KitchenEven
 
 /** The batches of a date, in the order they begin. */
 export function batchesOf(date: number, batches: readonly Batch[]): Batch[] {
-  return batches.filter((batch) => isSameDay(batch.startAt, date)).sort((a, b) => a.startAt - b.startAt);
+  return batches
+    .filter((batch) => isSameDay(inZone(batch.startAt), inZone(date)))
+    .sort((a, b) => a.startAt - b.startAt);
 }
 
 /** What is asked of the search for a day that begins with the first of its batches. */
@@ -54,7 +57,7 @@ export function dayQuestion(
     setup: { ...kitchen, burners, units },
     ownJars,
     startMinute: minuteOfDay(beginAt),
-    weekday: new Date(beginAt).getDay(),
+    weekday: inZone(beginAt).getDay(),
     errands,
     ...askedOf(wishes, beginAt),
     heatUpsTaken: heatUpsTaken(before, states),

@@ -1,5 +1,5 @@
 import { pastHoursMin } from '@hoddle/core/day/pastHours';
-import { clockTime, clockTimeFrom, minuteOfDay } from '@/ui/clockWords';
+import { clockTimeFrom, minuteOfDay, timeOfDay } from '@/ui/clockWords';
 import { type DayWithPlan } from './useDay';
 
 /** "Likely 8:33 pm, 9 in 10 by 9:50 pm", and whether that is past the cooks' hours. */
@@ -15,6 +15,6 @@ export function pastWords({ likelyAt, lateAt, question }: DayWithPlan): string |
   const isPast = (at: number) => pastHoursMin(cooks, minuteOfDay(at)) > 0;
   if (!isPast(lateAt)) return undefined;
   const closes = Math.max(...cooks.map(({ toMin }) => toMin));
-  const at = clockTime(new Date(2026, 0, 1, 0, closes).getTime());
+  const at = timeOfDay(closes);
   return `${isPast(likelyAt) ? 'runs' : 'may run'} past your hours (${at})`;
 }

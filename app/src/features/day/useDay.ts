@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { type Batch, ofLoad } from '@hoddle/core/day/batch';
 import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { askedOf, beginOf } from '@hoddle/core/day/dayWish';
@@ -123,7 +124,7 @@ const askedDay = memoizeOne(
     const begunAt = Math.min(state.startedAt ?? Infinity, ...firsts);
     const startAt = Math.min(beginAt, Math.floor(begunAt / MINUTE_MS) * MINUTE_MS);
     const isLive = begunAt < Infinity;
-    const cooks = cooksThere(planned.setup.cooks, state, minuteOfDay, (at) => new Date(at).getDay());
+    const cooks = cooksThere(planned.setup.cooks, state, minuteOfDay, (at) => inZone(at).getDay());
     const question: DayQuestion = isLive
       ? {
           ...planned,
@@ -147,7 +148,7 @@ function from(
   const due = new Map([...(useBy ?? [])].map(([id, minute]) => [id, minute + laterMin] as const));
   // A day that is late goes on all the same: by when it was to be ready is not held against what is left.
   const { wishes: asked } = askedOf(wishes, startAt);
-  const begins = { startMinute: minuteOfDay(startAt), weekday: new Date(startAt).getDay() };
+  const begins = { startMinute: minuteOfDay(startAt), weekday: inZone(startAt).getDay() };
   return { ...begins, useBy: due, ...(asked && { wishes: asked }) };
 }
 

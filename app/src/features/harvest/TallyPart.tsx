@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { timedUses } from '@hoddle/core/day/timedUses';
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { type SeasonTally, seasonTally } from '@hoddle/core/harvest/seasonTally';
@@ -11,7 +12,7 @@ import { Heading, Words } from '@/ui/Words';
 /** Where this year's produce went, crop by crop, in one bar each. */
 export function TallyPart() {
   const { picks, batches, lotChanges } = useHousehold();
-  const year = new Date(householdNow()).getFullYear();
+  const year = inZone(householdNow()).getFullYear();
   const tallies = useMemo(
     () => seasonTally(picks, timedUses(batches), lotChanges, Date.UTC(year, 0, 1), Date.UTC(year + 1, 0, 1)),
     [picks, batches, lotChanges, year],

@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { isLiquid, LEFT_WORDS } from '@hoddle/core/harvest/leftBehind';
 import { type Lot } from '@hoddle/core/harvest/onHand';
@@ -45,7 +46,11 @@ export function keepingOf(
   mass: (massKg: number) => string,
 ): { daysLeft: number; words: string; urgent: boolean } {
   const daysLeft = (lot.until - now) / DAY_MS;
-  const day = isSameDay(lot.until, now) ? 'today' : daysLeft <= 6 ? weekday(lot.until) : format(lot.until, 'd MMM');
+  const day = isSameDay(inZone(lot.until), inZone(now))
+    ? 'today'
+    : daysLeft <= 6
+      ? weekday(lot.until)
+      : format(inZone(lot.until), 'd MMM');
   const start = lot.ripeness === 'soft' ? `${mass(lot.massKg)} soft, ` : '';
   if (daysLeft <= 0) return { daysLeft: 0, words: `${start}past its time`, urgent: true };
   return {

@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { addHours } from 'date-fns/addHours';
 import { isValid } from 'date-fns/isValid';
 import { parse } from 'date-fns/parse';
@@ -23,7 +24,7 @@ const FORMATS = [
 export function readDay(typed: string, now: number): number | undefined {
   const text = typed.trim();
   for (const format of FORMATS) {
-    const day = parse(text, format, startOfDay(now));
+    const day = parse(text, format, startOfDay(inZone(now)));
     if (isValid(day)) return addHours(day, 12).getTime();
   }
   return undefined;

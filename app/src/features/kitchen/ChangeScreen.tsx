@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { type Batch, type PlannedLoad, jarCounts, ofLoad } from '@hoddle/core/day/batch';
 import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
@@ -208,7 +209,7 @@ function LeavesPart({
       </Words>
       {ERRAND_HOURS.filter((hours) => fromMin + 60 * hours < 24 * 60).map((hours) => {
         const at = now + hours * 60 * 60_000;
-        const until = { fromMin, toMin: fromMin + 60 * hours, at, weekday: new Date(now).getDay() };
+        const until = { fromMin, toMin: fromMin + 60 * hours, at, weekday: inZone(now).getDay() };
         return (
           <KitchenKey
             key={hours}

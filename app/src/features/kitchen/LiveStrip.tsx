@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { addHours } from 'date-fns/addHours';
 import { format } from 'date-fns/format';
 import { startOfHour } from 'date-fns/startOfHour';
@@ -46,7 +47,7 @@ export function LiveStrip({ day, now }: { day: Day; now: number }) {
   ];
   const hours = [];
   for (
-    let at = addHours(startOfHour(day.startAt + fromMin * MINUTE_MS), 1);
+    let at = addHours(startOfHour(inZone(day.startAt + fromMin * MINUTE_MS)), 1);
     at.getTime() < day.startAt + toMin * MINUTE_MS;
   ) {
     hours.push(at.getTime());
@@ -63,7 +64,7 @@ export function LiveStrip({ day, now }: { day: Day; now: number }) {
       {hours.map((at) => (
         <View key={at} className="absolute bottom-0 top-0" style={{ left: xOf((at - day.startAt) / MINUTE_MS) }}>
           <Words tone="milk-2" style={{ marginLeft: -18 }}>
-            {format(at, 'h aaa')}
+            {format(inZone(at), 'h aaa')}
           </Words>
           <View className="w-px flex-1 bg-granite-line" />
         </View>

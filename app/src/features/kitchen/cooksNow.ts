@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { errandsOn, fixedTime } from '@hoddle/core/day/errand';
 import { isMoved } from '@hoddle/core/day/errandTasks';
 import { type Cook } from '@hoddle/core/day/kitchenSetup';
@@ -10,7 +11,7 @@ export function cooksNow(day: Day, now: number): readonly Cook[] {
   const { setup, weekday, errands } = day.question;
   const { cooks } = setup;
   const minute = minuteOfDay(now);
-  const later = differenceInCalendarDays(now, day.startAt);
+  const later = differenceInCalendarDays(inZone(now), inZone(day.startAt));
   const busy = errandsOn(cooks, { weekday, errands }, later);
   const isOut = (cook: Cook) =>
     busy.some((errand) => {

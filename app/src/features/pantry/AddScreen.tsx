@@ -33,7 +33,7 @@ export function AddScreen() {
   const shelves = household.places.filter(({ kind }) => kind === 'shelf' || kind === 'aside');
   const [place, setPlace] = useState(shelves[0]?.id ?? 'shelf');
   const product = (productCalled(food) ?? findProduct(food))?.product as ProductId | undefined;
-  const day = readDay(made, { dayFirst: household.units === 'metric', now });
+  const day = readDay(made, { dayFirst: household.units === 'metric', now, timeZone: household.kitchen.timeZone });
   const { search } = useProductSearch();
   const offered = product || food.trim() === '' ? [] : search(food, 5);
   const save = () => {

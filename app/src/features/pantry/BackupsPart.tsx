@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { BackupsReply } from '@hoddle/contract/backup';
 import { Health } from '@hoddle/contract/health';
 import { format } from 'date-fns/format';
@@ -71,7 +72,7 @@ export function BackupsPart({ busy, onBringBack, onGoOn }: BackupsPartProps) {
           <View key={name} role="listitem" className="gap-2 border-b border-hair py-2">
             <View className="flex-row items-center gap-3">
               <View className="flex-1">
-                <Words weight={700}>{format(at, 'EEEE, d MMMM, h:mm aaa')}</Words>
+                <Words weight={700}>{format(inZone(at), 'EEEE, d MMMM, h:mm aaa')}</Words>
                 <Words size="small" tone="ink-2">
                   {Math.max(1, Math.round(bytes / 1_024))} kB
                 </Words>
@@ -79,7 +80,7 @@ export function BackupsPart({ busy, onBringBack, onGoOn }: BackupsPartProps) {
               {asked !== name && (
                 <SmallKey
                   words="Bring back"
-                  label={`Bring back ${format(at, 'd MMMM, h:mm aaa')}`}
+                  label={`Bring back ${format(inZone(at), 'd MMMM, h:mm aaa')}`}
                   onPress={() => setAsked(name)}
                 />
               )}

@@ -84,12 +84,13 @@ function Preview({ file, onLeave }: { file: ChosenFile; onLeave: () => void }) {
         places: household.places,
         now,
         dayFirst: household.units === 'metric',
+        timeZone: household.kitchen.timeZone,
         columns,
         products,
         idOf: idOfWords,
         search,
       }),
-    [file.text, household.places, household.units, now, columns, products, search],
+    [file.text, household.places, household.units, household.kitchen.timeZone, now, columns, products, search],
   );
   if (done !== undefined) {
     return (

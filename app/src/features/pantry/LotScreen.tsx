@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { JARS } from '@hoddle/core/handbook/jars';
 import { type Movement } from '@hoddle/core/pantry/jarLot';
 import { placeOf } from '@hoddle/core/pantry/place';
@@ -77,7 +78,7 @@ export function LotScreen({ lotId }: { lotId: string }) {
               {countOf(lot.jars, lot)}
             </Words>
             <Words>
-              made {dayAndDate(lot.madeAt)} {new Date(lot.madeAt).getFullYear()}
+              made {dayAndDate(lot.madeAt)} {inZone(lot.madeAt).getFullYear()}
             </Words>
             <Words>{placeOf(household.places, lot.place).name}</Words>
             <Words tone="ink-2">{keepsWords(lot, now)}</Words>

@@ -1,3 +1,4 @@
+import { inZone, momentInZone } from '@/store/householdZone';
 import { type Forecast } from '@hoddle/core/pantry/forecast';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -17,7 +18,7 @@ export function RunOutLine({ forecast, now }: { forecast: Forecast; now: number 
   const x = (time: number) => 8 + ((width - 16) * Math.max(0, Math.min(months, (time - now) / MONTH_MS))) / months;
   const every = months > 18 ? 6 : months > 8 ? 2 : 1;
   const marks = Array.from({ length: months + 1 }, (_, i) => i).filter((i) => i % every === 0);
-  const monthAt = (i: number) => new Date(new Date(now).getFullYear(), new Date(now).getMonth() + i, 1).getTime();
+  const monthAt = (i: number) => momentInZone(inZone(now).getFullYear(), inZone(now).getMonth() + i, 1);
   return (
     <View aria-hidden onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)} style={{ height: HIGH }}>
       {width > 0 && (
@@ -36,7 +37,7 @@ export function RunOutLine({ forecast, now }: { forecast: Forecast; now: number 
                 textAnchor="middle"
                 fontFamily="Atkinson500"
               >
-                {format(at0, 'MMM')}
+                {format(inZone(at0), 'MMM')}
               </SvgText>
             );
           })}

@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { RecallReply } from '@hoddle/contract/recall';
 import { productRow } from '@hoddle/core/handbook/products';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
@@ -132,7 +133,7 @@ function RecallPart({ recall, whole }: { recall: Recall; whole: boolean }) {
       <Heading>The other jars of it</Heading>
       <Words>
         {recall.batch
-          ? `Made ${longDay(recall.batch.startAt)} ${new Date(recall.batch.startAt).getFullYear()} in ${recall.loads.length} ${recall.loads.length === 1 ? 'load' : 'loads'}: `
+          ? `Made ${longDay(recall.batch.startAt)} ${inZone(recall.batch.startAt).getFullYear()} in ${recall.loads.length} ${recall.loads.length === 1 ? 'load' : 'loads'}: `
           : 'These jars were not made here in a load that is written down: '}
         <Words weight={700}>
           {recall.here} of {recall.made} still here.
@@ -155,7 +156,7 @@ function RecallPart({ recall, whole }: { recall: Recall; whole: boolean }) {
                 .filter(({ kind }) => kind !== 'stored')
                 .map((movement) => (
                   <Words key={movement.id} size="label" tone="ink-2">
-                    {dayAndDate(movement.at)} {new Date(movement.at).getFullYear()}: {movement.jars}{' '}
+                    {dayAndDate(movement.at)} {inZone(movement.at).getFullYear()}: {movement.jars}{' '}
                     {MOVED_WORDS[movement.kind]}
                     {movement.note && ` (${movement.note})`}
                   </Words>

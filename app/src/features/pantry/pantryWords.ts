@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { JARS } from '@hoddle/core/handbook/jars';
 import { type EatNext, type EatReason } from '@hoddle/core/pantry/eatNext';
 import { type JarLot, type MovementKind } from '@hoddle/core/pantry/jarLot';
@@ -12,10 +13,10 @@ import { dayAndDate, monthAndYear } from '@/ui/clockWords';
 
 /** "mid Feb", "early Mar", "late Dec 2027": a third of a month is as near as a forecast is. */
 export function aboutWhen(at: number, now: number): string {
-  const day = new Date(at).getDate();
+  const day = inZone(at).getDate();
   const third = day <= 10 ? 'early' : day <= 20 ? 'mid' : 'late';
   const far = at - now > 300 * 24 * 60 * 60_000;
-  return `${third} ${format(at, far ? 'MMM yyyy' : 'MMM')}`;
+  return `${third} ${format(inZone(at), far ? 'MMM yyyy' : 'MMM')}`;
 }
 
 /** "enough until mid Feb", or for years. */

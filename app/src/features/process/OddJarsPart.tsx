@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { type Canner } from '@hoddle/core/canner/canner';
 import { heatUpMinutes } from '@hoddle/core/canner/heatUp';
 import { type OddJarsChoice, oddJars, type OpenLoad } from '@hoddle/core/canner/oddJars';
@@ -59,7 +60,7 @@ export function OddJarsPart(props: OddJarsPartProps) {
     if (!isCanned(batch)) return [];
     const capacity = capacityOf(canner, jar, { method: batch.method, ownJars });
     if (phase !== 'planned' || batch.jar !== jar || capacity.kind === 'refusal') return [];
-    if (!isSameDay(batch.startAt, startAt)) return [];
+    if (!isSameDay(inZone(batch.startAt), inZone(startAt))) return [];
     const { pressurePsi: psi } = batch;
     const free = capacity.jars - guests.reduce((sum, { load }) => sum + load.jars, own);
     return [{ loadId: id, method: batch.method, minutes, free, ...(psi !== undefined && { pressurePsi: psi }) }];

@@ -1,4 +1,5 @@
-import { type DaysGiven, localDay, type WeeklyHours } from '@hoddle/core/season/givenDays';
+import { type DaysGiven, type WeeklyHours } from '@hoddle/core/season/givenDays';
+import { isoDay } from '@/ui/clockWords';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
@@ -106,7 +107,7 @@ function Hours({
 /** Days lost: a wedding, a fair, rain. */
 function NotOn({ days, change }: { days: DaysGiven; change: (part: Partial<DaysGiven>) => void }) {
   const [typed, setTyped] = useState('');
-  const today = localDay(useNow(60_000));
+  const today = isoDay(useNow(60_000));
   const written = /^\d{4}-\d{2}-\d{2}$/.test(typed.trim()) && !Number.isNaN(Date.parse(typed.trim()));
   // While it is typed it is not wrong yet.
   const wrong = typed.trim().length >= LONG_ENOUGH && !written;

@@ -1,4 +1,4 @@
-import { localDay } from '@hoddle/core/season/givenDays';
+import { isoDay } from '@/ui/clockWords';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { View } from 'react-native';
 import { useHousehold, useNow } from '@/store/useHousehold';
@@ -10,7 +10,7 @@ import { batchWords, dayShort } from './seasonWords';
 /** One line that leads to the season: the next day of its plan and what it makes. */
 export function SeasonLink() {
   const { season } = useHousehold();
-  const today = localDay(useNow(60_000));
+  const today = isoDay(useNow(60_000));
   const next = season.plan?.days.find(({ day }) => day >= today);
   return (
     <RowLink

@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { type ReportedDay } from '@hoddle/core/season/seasonReport';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { format } from 'date-fns/format';
@@ -86,7 +87,7 @@ export function SeasonRibbon({ rows, days, now, wide }: SeasonRibbonProps) {
               strokeWidth={1.4}
             />
             <SvgText x={scale.x(at) + 3} y={height - 6} fill={COLOURS.ink2} fontSize={14} fontFamily="Atkinson600">
-              {scale.x(at) < width - 34 ? format(at, 'MMM') : ''}
+              {scale.x(at) < width - 34 ? format(inZone(at), 'MMM') : ''}
             </SvgText>
           </G>
         ))}
@@ -240,7 +241,7 @@ function DayPlate({
         fontSize={14}
         fontFamily="Atkinson800"
       >
-        {new Date(at).getDate()}
+        {inZone(at).getDate()}
       </SvgText>
       {kind === 'done' && (
         <G>
@@ -270,7 +271,7 @@ function ribbonWords(rows: readonly CropWeeks[], days: readonly RibbonDay[], mas
       ? `${name}: ${mass(pickedKg)}, all in`
       : `${name}: ${mass(pickedKg)} picked, ${mass(p50)} to come, ${mass(p10)} to ${mass(p90)}`,
   );
-  const dates = days.map(({ at, kind }) => `${format(at, 'd MMM')} ${kind === 'open' ? 'next' : kind}`);
+  const dates = days.map(({ at, kind }) => `${format(inZone(at), 'd MMM')} ${kind === 'open' ? 'next' : kind}`);
   return `${crops.join('. ')}. Preserving days: ${dates.join(', ') || 'none'}.`;
 }
 

@@ -1,6 +1,7 @@
+import { inZone } from '@/store/householdZone';
 import { productRow } from '@hoddle/core/handbook/products';
 import { produceRow } from '@hoddle/core/handbook/produce';
-import { localDay } from '@hoddle/core/season/givenDays';
+import { isoDay } from '@/ui/clockWords';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useHousehold, useNow } from '@/store/useHousehold';
@@ -27,8 +28,8 @@ export function SeasonScreen() {
   const rows = useCropWeeks();
   const { plan } = season;
   const days = useRibbonDays(plan);
-  const coming = plan?.days.filter(({ day }) => day >= localDay(now)) ?? [];
-  const year = new Date(now).getFullYear();
+  const coming = plan?.days.filter(({ day }) => day >= isoDay(now)) ?? [];
+  const year = inZone(now).getFullYear();
   const ribbon =
     rows.length === 0 ? (
       <Words className="py-3">With the first bed in the garden, its weeks stand here.</Words>

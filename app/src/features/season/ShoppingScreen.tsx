@@ -1,6 +1,6 @@
 import { type Batch } from '@hoddle/core/day/batch';
 import { toCsv } from '@hoddle/core/formats/csv';
-import { localDay } from '@hoddle/core/season/givenDays';
+import { isoDay } from '@/ui/clockWords';
 import { type SeasonReport } from '@hoddle/core/season/seasonReport';
 import { amountToBuy, shoppingList } from '@hoddle/core/season/shoppingList';
 import { useMemo, useState } from 'react';
@@ -23,7 +23,7 @@ export function ShoppingScreen() {
   const enter = useHouseholdStore((store) => store.enter);
   const units = useUnits();
   const learned = useLearned();
-  const today = localDay(useNow(60_000));
+  const today = isoDay(useNow(60_000));
   const [copied, setCopied] = useState(false);
   const plan = season.plan as SeasonReport | null;
   const all = useMemo(
@@ -32,7 +32,7 @@ export function ShoppingScreen() {
   );
   const begun = new Set(events.map(({ loadId }) => loadId));
   const batches = (planned as Batch[]).filter(
-    ({ startAt, loads }) => localDay(startAt) >= today && !loads.some(({ id }) => begun.has(id)),
+    ({ startAt, loads }) => isoDay(startAt) >= today && !loads.some(({ id }) => begun.has(id)),
   );
   const items = all.filter(({ toBuy }) => toBuy > 0);
   const enough = all.filter(({ toBuy }) => toBuy === 0);

@@ -24,10 +24,19 @@ export function YearsScreen() {
   const router = useRouter();
   const wide = useIsWide();
   const mass = useMassWords();
-  const { picks, batches, lotChanges, batchRecords, dayEvents, goals } = useHousehold();
+  const { picks, batches, lotChanges, batchRecords, dayEvents, goals, household } = useHousehold();
   const years = useMemo(
-    () => lookBack(picks, timedUses(batches), lotChanges, batchRecords, dayEvents as DayEvent[], goals),
-    [picks, batches, lotChanges, batchRecords, dayEvents, goals],
+    () =>
+      lookBack(
+        picks,
+        timedUses(batches),
+        lotChanges,
+        batchRecords,
+        dayEvents as DayEvent[],
+        goals,
+        household.kitchen.timeZone,
+      ),
+    [picks, batches, lotChanges, batchRecords, dayEvents, goals, household],
   );
   return (
     <Screen station="plan" title="Years so far" note="what came in, and what became of it" backTo="/plan/season">

@@ -1,3 +1,4 @@
+import { inZone, momentInZone } from '@/store/householdZone';
 import { type CropWeeks } from './useCropWeeks';
 
 const WEEK_MS = 7 * 24 * 60 * 60_000;
@@ -26,9 +27,9 @@ export function ribbonScale(
 /** First moments of the months of a ribbon. */
 export function monthsOf({ fromAt, toAt }: RibbonScale): number[] {
   const months: number[] = [];
-  const first = new Date(fromAt);
+  const first = inZone(fromAt);
   for (let i = 1; ; i++) {
-    const at = new Date(first.getFullYear(), first.getMonth() + i, 1).getTime();
+    const at = momentInZone(first.getFullYear(), first.getMonth() + i, 1);
     if (at > toAt) return months;
     months.push(at);
   }

@@ -1,4 +1,5 @@
-import { localDay } from '@hoddle/core/season/givenDays';
+import { inZone } from '@/store/householdZone';
+import { isoDay } from '@/ui/clockWords';
 import { type SeasonReport } from '@hoddle/core/season/seasonReport';
 import { useMemo } from 'react';
 import { useLoads } from '@/features/kitchen/useLoad';
@@ -10,14 +11,14 @@ export function useRibbonDays(plan: SeasonReport | undefined): RibbonDay[] {
   const { picks } = useHousehold();
   const loads = useLoads();
   const now = useNow(60_000);
-  const today = localDay(now);
+  const today = isoDay(now);
   return useMemo(() => {
-    const year = new Date(now).getFullYear();
+    const year = inZone(now).getFullYear();
     const cropOf = new Map(picks.map(({ id, crop }) => [id, crop as string]));
     const days = new Map<string, { at: number; crops: Set<string>; open: boolean }>();
     for (const { batch, state } of loads) {
-      if (new Date(batch.startAt).getFullYear() !== year || batch.againOf !== undefined) continue;
-      const day = localDay(batch.startAt);
+      if (inZone(batch.startAt).getFullYear() !== year || batch.againOf !== undefined) continue;
+      const day = isoDay(batch.startAt);
       const known = days.get(day) ?? { at: batch.startAt, crops: new Set<string>(), open: false };
       for (const { pickId } of batch.uses) known.crops.add(cropOf.get(pickId) ?? '');
       if (state.phase !== 'checked' && state.phase !== 'cooling') known.open = true;

@@ -1,5 +1,5 @@
 import { type SeasonPin } from '@hoddle/core/season/seasonProblem';
-import { localDay } from '@hoddle/core/season/givenDays';
+import { isoDay } from '@/ui/clockWords';
 import { planChanges, type PlanChange } from '@hoddle/core/season/planChanges';
 import { type ReportedBatch, type SeasonReport } from '@hoddle/core/season/seasonReport';
 import { useEffect, useMemo } from 'react';
@@ -32,7 +32,7 @@ export interface Season {
 export function useSeason(): Season {
   const { season } = useHousehold();
   const enter = useHouseholdStore((store) => store.enter);
-  const today = localDay(useNow(MINUTE_MS));
+  const today = isoDay(useNow(MINUTE_MS));
   const plan = (season.plan ?? undefined) as SeasonReport | undefined;
   const { pins } = season;
   const planning = useSeasonStore((store) => store.plannings[OWN_PLAN]);

@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import Clock from 'lucide-react-native/icons/clock';
 import { addDays } from 'date-fns/addDays';
 import { set } from 'date-fns/set';
@@ -23,7 +24,7 @@ export function DemoClock() {
     setOpen(false);
     void moveTo(offsetMs + Math.round(ms));
   };
-  const tomorrow = set(addDays(now, 1), { hours: 9, minutes: 0, seconds: 0, milliseconds: 0 }).getTime();
+  const tomorrow = set(addDays(inZone(now), 1), { hours: 9, minutes: 0, seconds: 0, milliseconds: 0 }).getTime();
   return (
     <View className="bg-cobalt-wash">
       <Pressable

@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { jarsOf, nameOf, jarsWords } from '@hoddle/core/day/batch';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { produceRow } from '@hoddle/core/handbook/produce';
@@ -76,7 +77,7 @@ function DayPlate({ day, now }: { day: Day; now: number }) {
   if (!next) return null;
   const jars = day.batches.reduce((sum, batch) => sum + jarsOf(batch), 0);
   const count = `${day.loads.length} ${day.loads.length === 1 ? 'load' : 'loads'}`;
-  const when = isSameDay(day.startAt, now) ? 'Today' : weekday(day.startAt);
+  const when = isSameDay(inZone(day.startAt), inZone(now)) ? 'Today' : weekday(day.startAt);
   const open = () => router.navigate('/kitchen');
   return (
     <View className="px-4 pb-3">

@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { type Device } from '@hoddle/contract/device';
 import { format } from 'date-fns/format';
 import { useState } from 'react';
@@ -6,7 +7,7 @@ import { SmallKey } from '@/ui/SmallKey';
 import { Words } from '@/ui/Words';
 import { ROLE_WORDS } from './roleWords';
 
-const day = (at: number) => format(at, 'd MMM yyyy');
+const day = (at: number) => format(inZone(at), 'd MMM yyyy');
 
 /** A device that was let in, with the key that shuts it out; asked once more, because it cannot be undone. */
 export function DeviceRow({ device, onShutOut }: { device: Device; onShutOut: () => void }) {

@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { readyBy, readyFrom, type TimedStep } from '@hoddle/core/day/readyTimes';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
@@ -188,7 +189,7 @@ function timed(
 }
 
 function when(at: number, now: number): string {
-  return isSameDay(at, now) ? clockTime(at) : `${dayAndDate(at)} ${clockTime(at)}`;
+  return isSameDay(inZone(at), inZone(now)) ? clockTime(at) : `${dayAndDate(at)} ${clockTime(at)}`;
 }
 
 /** Longest bar, and the wait it stands for: longer ones end in a notch. */

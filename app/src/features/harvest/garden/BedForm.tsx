@@ -1,3 +1,4 @@
+import { inZone } from '@/store/householdZone';
 import { harvestYieldRow, type PlantingUnit } from '@hoddle/core/handbook/harvestYields';
 import { type ProduceId, produceRow } from '@hoddle/core/handbook/produce';
 import { type Planting, usualKg } from '@hoddle/core/harvest/planting';
@@ -59,7 +60,7 @@ export function BedForm({ title, first, backTo, onSave, onStrikeOut }: BedFormPr
     setAsked(true);
     if (reading.kind === 'bed') onSave(reading.bed);
   };
-  const year = new Date(householdNow()).getFullYear();
+  const year = inZone(householdNow()).getFullYear();
   const expected =
     reading.kind === 'bed' ? `${mass(usualKg({ ...reading.bed, id: '' }))} in a usual year` : 'How many are there?';
   const setWeek = (which: 'firstWeek' | 'peakWeek' | 'lastWeek', by: number) =>
