@@ -26,6 +26,8 @@ const SCREENS = [
   '/plan',
   '/plan/steps',
   '/plan/before',
+  '/plan/life',
+  '/plan/compare',
   '/plan/season',
   '/plan/days',
   '/plan/changes',

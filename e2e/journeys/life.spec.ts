@@ -20,8 +20,7 @@ async function planThree(page: Page) {
   const hands = kitchenHands(page, server.address);
   await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-crushed&jar=quart');
   await hands.press('Plan 21 quarts');
-  await expect(finish(page)).toBeVisible({ timeout: 60_000 });
-  await over(page);
+  await expect(page.getByText(/^Proven: no plan/)).toBeVisible({ timeout: 60_000 });
   return hands;
 }
 
@@ -79,6 +78,23 @@ test('an errand finds its time in the day, is dragged and moved by keys, is left
       .toContain(`${timeWords(minuteOf(dragged ?? '') + 10)} to`);
   });
 
+  await test.step('beside it, the day without the helper is over later; with one more not later', async () => {
+    await hands.goto('/plan/compare');
+    const rows = page.getByRole('list', { name: 'Plans' }).getByRole('listitem');
+    const ends = async () => {
+      await expect(page.getByText(/^Heat .* kWh/)).toHaveCount(2, { timeout: 60_000 });
+      const words = await rows.allInnerTexts();
+      return words.map((row) => minuteOf(/\n(\d+:\d+ [ap]m)/.exec(row)?.[1] ?? ''));
+    };
+    await page.getByRole('radio', { name: 'Without Helper' }).click();
+    const [own = 0, alone = 0] = await ends();
+    expect(alone).toBeGreaterThan(own);
+    await page.getByRole('radio', { name: 'With one more helper' }).click();
+    await expect(rows.nth(1)).toContainText('With one more helper');
+    await expect.poll(async () => (await ends())[1]).toBeLessThanOrEqual(own);
+    await watch.fits();
+  });
+
   await test.step('another tab has it; left out, the day is over as before', async () => {
     const other = await context.newPage();
     await other.goto(`${server.address}/plan/life`);
@@ -91,6 +107,41 @@ test('an errand finds its time in the day, is dragged and moved by keys, is left
     await expect(finish(page)).toHaveText(likely);
     await other.close();
   });
+});
+
+test('what comes again every week is in the plan of its weekdays, and the household says where its clocks go', async ({
+  page,
+}) => {
+  const hands = await planThree(page);
+  await hands.goto('/plan/life');
+  await hands.press('Something else to do');
+  await page.getByRole('radio', { name: 'Milking' }).click();
+  await page.getByRole('checkbox', { name: 'Sat' }).click();
+  await hands.press('Put it into the day');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Milking' })).toContainText('any time 5 pm to 7 pm, Sat');
+  // Not on a Sunday.
+  await hands.pass('Tomorrow 9 am');
+  const state = async () => (await (await page.request.get(`${server.address}/api/state`)).json()).household.kitchen;
+  await expect
+    .poll(async () => (await state()).cooks[0].breaks.at(-1))
+    .toMatchObject({ words: 'Milking', weekdays: [6], minutes: 60 });
+
+  await hands.goto('/bench/household');
+  await expect(page.getByText(/^Days begin and end, and clocks go, as in /)).toBeVisible();
+  await hands.press('Save');
+  await expect
+    .poll(async () => (await state()).timeZone)
+    .toBe(await page.evaluate(() => Intl.DateTimeFormat().resolvedOptions().timeZone));
+  // Said to be elsewhere, the whole day is told by the clocks there.
+  const kitchen = { ...(await state()), timeZone: 'Australia/Sydney' };
+  const { household } = await (await page.request.get(`${server.address}/api/state`)).json();
+  await page.request.put(`${server.address}/api/household`, { data: { ...household, kitchen } });
+  await hands.goto('/');
+  const { demoOffsetMs } = await (await page.request.get(`${server.address}/api/state`)).json();
+  const there = new Intl.DateTimeFormat('en-US', { timeZone: 'Australia/Sydney', weekday: 'long' });
+  await expect(page.getByRole('button', { name: /Demo clock/ })).toContainText(
+    there.format(Date.now() + (demoOffsetMs ?? 0)),
+  );
 });
 
 /** "4:10 pm", and "4 pm" on the hour. */
@@ -143,6 +194,10 @@ test('a load is kept at a time by words and by its tack; what cannot be is refus
   await test.step('ready by a time that cannot be: by when it can', async () => {
     await hands.goto('/plan/life');
     await hands.press(/^Let go: Load/);
+    await hands.goto('/plan');
+    await over(page);
+    await expect(finish(page)).toBeVisible({ timeout: 60_000 });
+    await hands.goto('/plan/life');
     await hands.press(/^Ready by /);
     for (let n = 0; n < 8; n++) await hands.press('Ready by: one less');
     await hands.goto('/plan');

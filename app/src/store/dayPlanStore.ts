@@ -6,8 +6,8 @@ import { askedWithRecipes } from './ownRecipes';
 import { type DayAnswer, type PlannedDay } from '@/workers/dayPlanAnswer';
 import { startWork } from '@/workers/startWork';
 
-/** No word from the worker for so long: it is gone. It speaks four times a second. */
-const SILENT_MS = 6_000;
+/** No word from the worker for so long: it is gone. It speaks four times a second, on a slow device less often. */
+const SILENT_MS = 12_000;
 
 export type SearchStatus = 'searching' | 'over' | 'stopped' | 'cutOff' | 'refused';
 

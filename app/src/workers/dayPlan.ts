@@ -24,6 +24,7 @@ const UNDECIDED = {
 /** Looks for the plan of a day and tells each better one; where there is none, why, and what would make it possible. */
 export function tellDayPlan(data: Asked<DayQuestion>): void {
   const question = laidAnd(data);
+  beat();
   const planner = planDay(question);
   if (planner.kind === 'planner') search(question, planner);
   else refuse(question, planner.cause === 'rules' ? planner.unmet : undefined);

@@ -1,4 +1,5 @@
 import { tellDayBound } from './dayBound';
+import { tellDayCompare } from './dayCompare';
 import { tellDayEnds } from './dayEnds';
 import { tellDayPlan } from './dayPlan';
 import { tellForecast } from './forecast';
@@ -9,6 +10,7 @@ import { type WorkName } from './startWork';
 const WORK: Readonly<Record<WorkName, (data: never) => void>> = {
   dayPlan: tellDayPlan,
   dayBound: tellDayBound,
+  dayCompare: tellDayCompare,
   dayEnds: tellDayEnds,
   forecast: tellForecast,
   rest: tellRest,

@@ -149,7 +149,7 @@ class ModelBuilder {
 
 function dueBy(task: SearchTask, overByMin = Infinity): SearchTask {
   if (task.uncounted) return task;
-  const due = Math.min(task.due ?? Infinity, overByMin);
+  const due = Math.min(task.due ?? Infinity, Math.max(0, overByMin));
   return due < Infinity ? { ...task, due } : task;
 }
 

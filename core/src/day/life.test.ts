@@ -189,6 +189,9 @@ test('a pin that cannot be kept is refused with its reason, and the soonest time
   const sentence =
     early.kind === 'refusal' && early.cause === 'rules' ? early.unmet.sentence : whyNot(pinned(5)).sentence;
   expect(sentence).toMatch(/“Load \d+ \w+”/);
+  // What is wished for a time before the day begins is refused, and breaks nothing.
+  for (const asked of [pinned(-30), { ...day, overByMin: -5 }])
+    expect(planDay(asked)).toMatchObject({ kind: 'refusal', cause: 'rules' });
   expect(planDay({ ...day, wishes: [{ kind: 'canner', loadId: load, cannerId: 'nowhere' }] })).toMatchObject({
     kind: 'refusal',
     cause: 'no-canner',

@@ -48,7 +48,8 @@ function wished(task: DayTask, wish: Wish): DayTask {
   switch (wish.kind) {
     case 'pin': {
       if (task.id !== loadTask(wish.loadId)) return task;
-      const dueMin = Math.min(task.dueMin ?? Infinity, wish.atMin + task.minutes.p50);
+      // Before the day begins nothing goes in: that is refused like any other time that is too soon.
+      const dueMin = Math.max(0, Math.min(task.dueMin ?? Infinity, wish.atMin + task.minutes.p50));
       return { ...task, releaseMin: Math.max(task.releaseMin ?? 0, wish.atMin), dueMin };
     }
     case 'before':

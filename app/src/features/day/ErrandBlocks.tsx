@@ -4,7 +4,7 @@ import { useId } from 'react';
 import { View } from 'react-native';
 import Svg, { Defs, Path, Pattern, Rect } from 'react-native-svg';
 import { useTellDay } from '@/features/kitchen/useTellDay';
-import { clockTimeFrom } from '@/ui/clockWords';
+import { clockTimeFrom, duration } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { Words } from '@/ui/Words';
 import { awayWords, errandName, errandTimeWords } from './life/errandWords';
@@ -114,10 +114,11 @@ function ErrandBlock({ day, scale: { yOf }, leftPx, widthPx, lying }: OnStrip & 
                   numberOfLines={1}
                   style={{ lineHeight: height > 40 ? 22 : 18 }}
                 >
-                  {isMoved ? timeOf(at) : errandName(errand)}
+                  {isMoved ? timeOf(at) : height > 62 ? (errand.words ?? errandName(errand)) : errandName(errand)}
                 </Words>
                 {height > 42 && (
                   <Words size="label" weight={600} numberOfLines={height > 80 ? 2 : 1} style={{ lineHeight: 17 }}>
+                    {height > 62 ? `${duration(minutes * MINUTE_MS)}, ` : ''}
                     {errandTimeWords(errand)}
                   </Words>
                 )}

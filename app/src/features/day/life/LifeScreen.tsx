@@ -1,6 +1,7 @@
 import { type Kitchen } from '@hoddle/contract/household';
 import { type Errand, errandsOn, repeatedId } from '@hoddle/core/day/errand';
 import { errandTaskId } from '@hoddle/core/day/errandTasks';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
@@ -38,6 +39,7 @@ export function LifeScreen() {
 type Open = { readonly kind: 'new' } | { readonly kind: 'change'; readonly errand: Errand };
 
 function Life({ day }: { day: Day }) {
+  const router = useRouter();
   const tell = useTellDay(day.id);
   const { household } = useHousehold();
   const enter = useHouseholdStore((store) => store.enter);
@@ -119,6 +121,9 @@ function Life({ day }: { day: Day }) {
           )}
         </View>
         <WishesPart day={day} />
+        {!day.live && (
+          <Key look="outline" words="Two plans side by side" onPress={() => router.navigate('/plan/compare')} />
+        )}
       </View>
     </Screen>
   );

@@ -45,7 +45,11 @@ export function WishesPart({ day }: { day: Day }) {
         <Stepper
           label={words}
           words={clockTimeFrom(now, day.startAt)}
-          onLess={() => tell({ type: 'wish-made', wish: { kind, at: now - HALF_HOUR_MS } })}
+          onLess={
+            kind === 'not-before' || now - HALF_HOUR_MS > day.startAt
+              ? () => tell({ type: 'wish-made', wish: { kind, at: now - HALF_HOUR_MS } })
+              : undefined
+          }
           onMore={() => tell({ type: 'wish-made', wish: { kind, at: now + HALF_HOUR_MS } })}
         />
       )}

@@ -1,0 +1,3 @@
+import { CompareScreen } from '@/features/day/life/CompareScreen';
+
+export default CompareScreen;

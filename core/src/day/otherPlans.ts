@@ -1,0 +1,63 @@
+import { capacityOf } from '../canner/capacity';
+import { splitLoads, type LoadStyle } from '../canner/splitLoads';
+import { type Batch, isCanned, jarsOf, type PlannedLoad } from './batch';
+import { type DayQuestion } from './questionOfDay';
+
+/** Another way to do a day, to lay beside the one it is. */
+export type OtherPlan =
+  /** Without one of the cooks. */
+  | { readonly kind: 'without'; readonly cook: string }
+  /** With one more pair of hands, as long as the first. */
+  | { readonly kind: 'helper' }
+  /** Loads as full as can be, or as even. */
+  | { readonly kind: 'loads'; readonly style: LoadStyle }
+  /** One more canner like this one. */
+  | { readonly kind: 'borrow'; readonly likeCannerId: string }
+  /** Nothing else to do, and nothing wished. */
+  | { readonly kind: 'plain' };
+
+/** The day as it would be that way; undefined where that is no other way. */
+export function otherQuestion(question: DayQuestion, other: OtherPlan): DayQuestion | undefined {
+  const { setup, canners, batches } = question;
+  const { cooks } = setup;
+  switch (other.kind) {
+    case 'without': {
+      const left = cooks.filter(({ name }) => name !== other.cook);
+      return left.length > 0 && left.length < cooks.length
+        ? { ...question, setup: { ...setup, cooks: left } }
+        : undefined;
+    }
+    case 'helper': {
+      const [first] = cooks;
+      // A helper comes for this day: what the cook does besides is not the helper's.
+      return first && { ...question, setup: { ...setup, cooks: [...cooks, { ...first, name: 'Helper', breaks: [] }] } };
+    }
+    case 'borrow': {
+      const like = canners.find(({ id }) => id === other.likeCannerId);
+      return like && { ...question, canners: [...canners, { ...like, id: `${like.id} borrowed` }] };
+    }
+    case 'loads': {
+      const parted = batches.map((batch) => partedAnew(batch, other.style, question));
+      return parted.some((batch, k) => batch !== batches[k]) ? { ...question, batches: parted } : undefined;
+    }
+    case 'plain': {
+      const { wishes, errands, overByMin, ...plain } = question;
+      const breaks = cooks.some((cook) => cook.breaks.length > 0);
+      if (!wishes && overByMin === undefined && !breaks && !errands?.set.length) return undefined;
+      return { ...plain, setup: { ...setup, cooks: cooks.map((cook) => ({ ...cook, breaks: [] })) } };
+    }
+  }
+}
+
+/** The same jars parted in another way, into no more loads; of several sizes, or with guests, as it is. */
+function partedAnew(batch: Batch, style: LoadStyle, { canners, ownJars }: DayQuestion): Batch {
+  const { loads } = batch;
+  const canner = canners.find(({ id }) => id === batch.cannerId);
+  if (!isCanned(batch) || !canner || loads.some(({ size, withLoadId }) => size || withLoadId !== undefined))
+    return batch;
+  const capacity = capacityOf(canner, batch.jar, { method: batch.method, ownJars });
+  const counts = capacity.kind === 'holds' ? splitLoads(jarsOf(batch), capacity.jars, style) : [];
+  if (counts.length === 0 || counts.length > loads.length) return batch;
+  if (counts.length === loads.length && counts.every((jars, k) => jars === loads[k]?.jars)) return batch;
+  return { ...batch, loads: counts.map((jars, k): PlannedLoad => ({ ...(loads[k] as PlannedLoad), jars })) };
+}
