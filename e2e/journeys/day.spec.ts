@@ -41,6 +41,12 @@ test('two products on two canners are laid out; with one canner taken away the d
   await test.step('every step says what it waits for', async () => {
     await page.getByRole('button', { name: /Why then/ }).click();
     await expect(page.getByText('The day begins with it.').first()).toBeVisible();
+    await expect(
+      page.getByText(/^What makes the day so long: .* of hands, .* in .*, one after the other/),
+    ).toBeVisible();
+    await expect(page.getByText(/ sooner(, the most that was found)?\.$|^Nothing that was tried/)).toBeVisible({
+      timeout: 90_000,
+    });
     expect(await page.getByRole('listitem').count()).toBeGreaterThan(20);
     await watch.fits();
   });

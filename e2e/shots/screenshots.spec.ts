@@ -39,9 +39,24 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'recipe');
   await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-crushed&jar=half-gallon');
   await hands.press(/Quarts/);
-  await shoot(page, 'process');
   await hands.press('Plan 21 quarts');
   await page.getByText('likely done').waitFor();
+  await hands.goto('/plan/life');
+  await hands.press('Something else to do');
+  await hands.press('Put it into the day');
+  await page.getByText(/In this plan at/).waitFor();
+  await hands.press('Two plans side by side');
+  await page
+    .getByText(/^Heat .* kWh/)
+    .nth(1)
+    .waitFor();
+  await shoot(page, 'compare');
+  await hands.goto('/plan');
+  await page.getByRole('link', { name: /^Load 3, 7 quarts/ }).click();
+  await hands.press('Keep it there');
+  await hands.goto('/plan');
+  await page.getByRole('slider', { name: /^Load 3, kept at/ }).waitFor();
+  await page.getByRole('slider', { name: /^Town/ }).evaluate((errand) => errand.scrollIntoView({ block: 'center' }));
   await shoot(page, 'day');
   await page.getByRole('link', { name: /^Load 1, 7 quarts/ }).click();
   await shoot(page, 'load');

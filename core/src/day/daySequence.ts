@@ -91,8 +91,33 @@ export function usuallyWithout({ steps }: Card): string[] {
   return steps.filter(({ step, optional }) => optional && USUALLY_OUT.includes(step)).map(({ step }) => step);
 }
 
-function allSteps({ steps }: Card, without: readonly string[]): DayStep[] {
-  const done = steps.filter(({ step, optional, sterile }) => !sterile && !(optional && without.includes(step)));
+/** What a card's page does in place of a step that is left out, and after which step. */
+const IN_PLACE: Readonly<Record<string, { readonly step: string; readonly after: string }>> = {
+  'strain-twice': { step: 'strain-again', after: 'strain' },
+};
+
+/** What is done in place of an optional step of a card, as its page has it; undefined where it is only left out. */
+export function inPlaceOf(
+  { instead }: Pick<Card, 'instead'>,
+  step: string,
+): { step: string; note: string } | undefined {
+  const other = instead.find(({ of, may }) => of === step && IN_PLACE[may]);
+  const own = other && IN_PLACE[other.may];
+  return own && { step: own.step, note: other.note };
+}
+
+function allSteps(card: Card, without: readonly string[]): DayStep[] {
+  const isOut = ({ step, optional }: CardStep) => optional === true && without.includes(step);
+  const more = card.instead.flatMap(({ of, may }) => {
+    const own = IN_PLACE[may];
+    return own && card.steps.some((each) => each.step === of && isOut(each)) ? [own] : [];
+  });
+  const done = card.steps
+    .filter((each) => !each.sterile && !isOut(each))
+    .flatMap((each): CardStep[] => [
+      each,
+      ...more.filter(({ after }) => after === each.step).map(({ step }) => ({ step })),
+    ]);
   const packed = done.findIndex(({ step }) => PACKS.includes(step));
   return done.map((own, i) =>
     dayStep(packed >= 0 && i > packed && own.step === 'fill' ? { ...own, step: 'close' } : own),

@@ -1,6 +1,7 @@
 import { capacityOf } from '../canner/capacity';
 import { splitLoads, type LoadStyle } from '../canner/splitLoads';
 import { type Batch, isCanned, jarsOf, type PlannedLoad } from './batch';
+import { stepsOfBatch } from './daySequence';
 import { type DayQuestion } from './questionOfDay';
 
 /** Another way to do a day, to lay beside the one it is. */
@@ -11,6 +12,8 @@ export type OtherPlan =
   | { readonly kind: 'helper' }
   /** Loads as full as can be, or as even. */
   | { readonly kind: 'loads'; readonly style: LoadStyle }
+  /** A step left out that the card leaves to the cook. */
+  | { readonly kind: 'leave-out'; readonly batchId: string; readonly step: string }
   /** One more canner like this one. */
   | { readonly kind: 'borrow'; readonly likeCannerId: string }
   /** Nothing else to do, and nothing wished. */
@@ -32,6 +35,12 @@ export function otherQuestion(question: DayQuestion, other: OtherPlan): DayQuest
       // A helper comes for this day: what the cook does besides is not the helper's.
       return first && { ...question, setup: { ...setup, cooks: [...cooks, { ...first, name: 'Helper', breaks: [] }] } };
     }
+    case 'leave-out': {
+      const batch = batches.find(({ id }) => id === other.batchId);
+      if (!batch || !leftToCook(batch).includes(other.step)) return undefined;
+      const without = [...(batch.without ?? []), other.step];
+      return { ...question, batches: batches.map((each) => (each === batch ? { ...batch, without } : each)) };
+    }
     case 'borrow': {
       const like = canners.find(({ id }) => id === other.likeCannerId);
       return like && { ...question, canners: [...canners, { ...like, id: `${like.id} borrowed` }] };
@@ -47,6 +56,11 @@ export function otherQuestion(question: DayQuestion, other: OtherPlan): DayQuest
       return { ...plain, setup: { ...setup, cooks: cooks.map((cook) => ({ ...cook, breaks: [] })) } };
     }
   }
+}
+
+/** Steps of a batch that are in its day and that its card leaves to the cook. */
+export function leftToCook(batch: Batch): string[] {
+  return stepsOfBatch(batch).flatMap(({ entry, optional }) => (optional ? [entry] : []));
 }
 
 /** The same jars parted in another way, into no more loads; of several sizes, or with guests, as it is. */

@@ -21,6 +21,7 @@ export const FURTHER_STEPS: readonly StepTableRow[] = [
   ['stem-pit', 'Stem and pit', 1.8, 3.5, 0, 0, 0, 0, 'hands', null, '2 h cut', ''],
   ['stem-crush', 'Stem and crush', 1, 2, 0, 0, 0, 0, 'hands', null, '2 h cut', ''],
   ['rinse', 'Rinse three times', 0.2, 0.4, 10, 15, 0, 0, 'hands', null, '', 'no lime may be left'],
+  ['strain-again', 'Strain again', 0.1, 0.3, 5, 10, 10, 30, 'strainer', null, '', ''],
   ['reheat-boil', 'Reheat to a boil', 0, 0, 0, 2, 10, 20, 'burner+big pot', 10, 'hot', ''],
   ['steam-N', 'Steam N min', 0, 0, 2, 4, 'N', 'N', 'burner+big pot', null, 'hot', ''],
   ['steam-20-peel', 'Steam 15-20 min and slip skins', 0.8, 1.5, 2, 4, 15, 20, 'burner+big pot+hands', null, '2 h cut', ''],

@@ -9,7 +9,8 @@ import { clockTime, duration, isoDay, weekday } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { type Day, hasPlan, useDay } from './useDay';
+import { ChainPart } from './ChainPart';
+import { type Day, type DayWithPlan, hasPlan, useDay } from './useDay';
 
 const MINUTE_MS = 60_000;
 
@@ -26,7 +27,7 @@ export function StepsScreen() {
   return <Steps day={day} />;
 }
 
-function Steps({ day }: { day: Day }) {
+function Steps({ day }: { day: DayWithPlan }) {
   const { canners } = useHousehold().household;
   const problem = useMemo(
     () => problemOf({ ...day.question, progress: undefined }, new Map(Object.entries(day.cannerOf))),
@@ -35,6 +36,9 @@ function Steps({ day }: { day: Day }) {
   const cannerName = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'the canner';
   return (
     <Screen station="plan" title="Why then?" note="Every step, and what it waits for" backTo="/plan">
+      <View className="max-w-[760px]">
+        <ChainPart day={day} problem={problem} />
+      </View>
       <View role="list" className="max-w-[760px]">
         {day.tasks.map((entry) => (
           <Step key={entry.task.id} day={day} entry={entry} problem={problem} cannerName={cannerName} />

@@ -249,7 +249,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                     <RecipeSheet content={sheetOfBatch(amounts)} jar={jar} missing={missing} />
                     <MissingLines missing={missing} />
                     {card?.caution !== undefined && <Words weight={600}>{card.caution}</Words>}
-                    {card && <OptionalSteps steps={card.steps} without={draft.without} onFlip={draft.flipStep} />}
+                    {card && <OptionalSteps card={card} without={draft.without} onFlip={draft.flipStep} />}
                   </View>
                 )}
                 <View>

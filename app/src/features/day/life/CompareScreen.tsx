@@ -1,4 +1,4 @@
-import { type OtherPlan, otherQuestion } from '@hoddle/core/day/otherPlans';
+import { otherQuestion } from '@hoddle/core/day/otherPlans';
 import { gasLb } from '@hoddle/core/day/planFigures';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { useState } from 'react';
@@ -13,6 +13,7 @@ import { Words } from '@/ui/Words';
 import { type DayFigures } from '@/workers/dayCompare';
 import { type Day, useDay } from '../useDay';
 import { useFigures } from './useFigures';
+import { waysOf } from './waysOf';
 
 const MINUTE_MS = 60_000;
 const AXIS_PX = 300;
@@ -67,29 +68,6 @@ function Compare({ day }: { day: Day }) {
       </View>
     </Screen>
   );
-}
-
-function waysOf(
-  day: Day,
-  canners: readonly { readonly id: string; readonly name: string }[],
-): { words: string; other: OtherPlan }[] {
-  const { cooks } = day.question.setup;
-  const used = canners.filter(({ id }) => day.loads.some(({ cannerId }) => cannerId === id));
-  return [
-    ...(cooks.length > 1
-      ? [...cooks]
-          .reverse()
-          .map(({ name }) => ({ words: `Without ${name}`, other: { kind: 'without', cook: name } as const }))
-      : []),
-    { words: 'With one more helper', other: { kind: 'helper' } },
-    ...used.map(({ id, name }) => ({
-      words: `With a second ${name}`,
-      other: { kind: 'borrow', likeCannerId: id } as const,
-    })),
-    { words: 'Loads evened out', other: { kind: 'loads', style: 'even' } },
-    { words: 'Loads as full as can be', other: { kind: 'loads', style: 'full' } },
-    { words: 'Nothing else to do', other: { kind: 'plain' } },
-  ];
 }
 
 interface PlanRowProps {

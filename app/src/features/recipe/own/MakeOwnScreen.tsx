@@ -126,7 +126,7 @@ function MakeOwn({ recipe, product }: { recipe: OwnRecipe; product: ProductRow }
             <Heading>What goes in</Heading>
             <RecipeSheet content={sheetOfBatch(amounts)} jar={jar} missing={make.missing} />
             <MissingLines missing={make.missing} />
-            {card && <OptionalSteps steps={card.steps} without={make.without} onFlip={make.flipStep} />}
+            {card && <OptionalSteps card={card} without={make.without} onFlip={make.flipStep} />}
           </View>
         )}
         <View>

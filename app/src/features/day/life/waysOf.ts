@@ -1,0 +1,40 @@
+import { nameOf } from '@hoddle/core/day/batch';
+import { leftToCook, type OtherPlan } from '@hoddle/core/day/otherPlans';
+import { stepOf } from '@hoddle/core/handbook/steps';
+import { type Day } from '../useDay';
+
+interface Way {
+  readonly words: string;
+  readonly other: OtherPlan;
+}
+
+/** Other ways to do a day that may save time, what costs least first. */
+export function savingWays(day: Day, canners: readonly { readonly id: string; readonly name: string }[]): Way[] {
+  const used = canners.filter(({ id }) => day.loads.some(({ cannerId }) => cannerId === id));
+  return [
+    { words: 'Loads as full as can be', other: { kind: 'loads', style: 'full' } },
+    { words: 'Loads evened out', other: { kind: 'loads', style: 'even' } },
+    ...day.batches.flatMap((batch) =>
+      leftToCook(batch).map((step): Way => ({
+        words: `${nameOf(batch)} without “${stepOf(step).plainWords}”`,
+        other: { kind: 'leave-out', batchId: batch.id, step },
+      })),
+    ),
+    { words: 'Nothing else to do', other: { kind: 'plain' } },
+    { words: 'With one more helper', other: { kind: 'helper' } },
+    ...used.map(({ id, name }): Way => ({
+      words: `With a second ${name}`,
+      other: { kind: 'borrow', likeCannerId: id },
+    })),
+  ];
+}
+
+/** Those, and what the day would be with less. */
+export function waysOf(day: Day, canners: readonly { readonly id: string; readonly name: string }[]): Way[] {
+  const { cooks } = day.question.setup;
+  const less = cooks.length > 1 ? [...cooks].reverse() : [];
+  return [
+    ...less.map(({ name }): Way => ({ words: `Without ${name}`, other: { kind: 'without', cook: name } })),
+    ...savingWays(day, canners),
+  ];
+}
