@@ -35,6 +35,12 @@ test('errands and wishes of a day are kept as they are told, over a restart too;
   expect(body.dayEvents).toEqual(JSON.parse(JSON.stringify(told)));
 });
 
+test('an errand is begun and over like any step, whatever stands before the jars', async () => {
+  for (const type of ['step-started', 'step-done']) {
+    expect((await tell({ type, taskId: 'errand town' })).status).toBe(201);
+  }
+});
+
 test('what no day has is answered by a sentence: an errand longer than its time, one that ends before it begins, a wish nobody knows', async () => {
   const said = async (part: object) => {
     const { status, body } = await tell({ ...town, ...part });

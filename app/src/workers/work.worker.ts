@@ -1,6 +1,7 @@
 import { tellDayBound } from './dayBound';
 import { tellDayCompare } from './dayCompare';
 import { tellDayEnds } from './dayEnds';
+import { tellDayLatest } from './dayLatest';
 import { tellDayPlan } from './dayPlan';
 import { tellForecast } from './forecast';
 import { tellRest } from './rest';
@@ -12,6 +13,7 @@ const WORK: Readonly<Record<WorkName, (data: never) => void>> = {
   dayBound: tellDayBound,
   dayCompare: tellDayCompare,
   dayEnds: tellDayEnds,
+  dayLatest: tellDayLatest,
   forecast: tellForecast,
   rest: tellRest,
 };

@@ -4,6 +4,7 @@ import { type ScheduledTask } from './dayProblem';
 import { type Errand, errandsOn, repeatedId } from './errand';
 import { errandTaskId } from './errandTasks';
 import { type Break, type Cook, DAY_MIN } from './kitchenSetup';
+import { begunLater, latestBegin } from './latestBegin';
 import { type DayPlan, planDay, whyNot } from './planDay';
 import { type DayQuestion, problemOf } from './questionOfDay';
 import { type Soonest, soonestIn } from './soonestIn';
@@ -174,6 +175,22 @@ test('wishes: each plan that is found keeps them; none ends sooner than the best
     expect(planOf({ ...day, wishes: asIs }, 1_500)?.makespanMin).toBe(best.makespanMin);
   }
   expect(kept).toBeGreaterThan(20);
+});
+
+test('planned backwards a day begins as late as can be and is over in time, on its own clock; a quarter of an hour later it is not', () => {
+  for (const day of DAYS.slice(0, 3)) {
+    const best = planOf(day, 300) as DayPlan;
+    const asked = { ...day, overByMin: Math.ceil(best.makespanMin) + 100 };
+    const later = latestBegin(asked) as number;
+    expect(later % 15).toBe(0);
+    const then = planOf(begunLater(asked, later), 400) as DayPlan;
+    expect(later + then.makespanMin).toBeLessThanOrEqual(asked.overByMin);
+    expect(planOf(begunLater(asked, later + 15), 400)).toBeUndefined();
+    expect(begunLater(asked, later).startMinute).toBe(day.startMinute + later);
+  }
+  const [day] = DAYS;
+  expect(latestBegin({ ...(day as DayQuestion), overByMin: 30 })).toBeUndefined();
+  expect(latestBegin(day as DayQuestion)).toBeUndefined();
 });
 
 test('a pin that cannot be kept is refused with its reason, and the soonest time that can is told: one minute sooner is refused too', () => {

@@ -29,10 +29,14 @@ export function whatNow(
   const isRunning = ({ task }: ScheduledTask) => of.get(task.id)?.kind === 'running';
   const inOrder = [...ofHands.filter(isRunning), ...ofHands.filter((entry) => !isRunning(entry))];
   for (const entry of inOrder) {
-    const first = hands.reduce<(typeof hands)[number] | undefined>(
-      (best, each) => (best && best.freeMin <= each.freeMin ? best : each),
-      undefined,
-    );
+    const { cook } = entry.task;
+    const first = hands
+      // An errand is its own cook's.
+      .filter((each) => cook === undefined || each.cook === cook)
+      .reduce<(typeof hands)[number] | undefined>(
+        (best, each) => (best && best.freeMin <= each.freeMin ? best : each),
+        undefined,
+      );
     first?.steps.push(entry);
     if (first) first.freeMin = entry.endMin;
   }

@@ -9,6 +9,7 @@ import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
 import { type Day } from '../useDay';
 import { useEnds } from '../useEnds';
+import { useLatest } from './useLatest';
 import { wishWords } from './wishWords';
 
 const MINUTE_MS = 60_000;
@@ -59,6 +60,7 @@ export function WishesPart({ day }: { day: Day }) {
     <View className="gap-3">
       <Heading>Wishes</Heading>
       {moment('ready-by', readyBy?.at, onHalfHour((day.likelyAt ?? day.startAt) + HALF_HOUR_MS), 'Ready by')}
+      {!day.live && <Backwards day={day} />}
       {!day.live && moment('not-before', notBefore?.at, onHalfHour(day.startAt + HALF_HOUR_MS), 'Begin not before')}
       <View role="list" aria-label="Loads that something is wished of">
         {others.map((wish) => (
@@ -78,6 +80,20 @@ export function WishesPart({ day }: { day: Day }) {
         <Words tone="ink-2">A load is kept at a time by its tack in the plan, or on its own page.</Words>
       )}
       <Cost day={day} />
+    </View>
+  );
+}
+
+/** Planned backwards from when it is to be ready: how late it can begin, and one tap to begin then. */
+function Backwards({ day }: { day: Day }) {
+  const tell = useTellDay(day.id);
+  const laterMin = useLatest(day.question);
+  if (laterMin === undefined || laterMin === 0) return null;
+  const at = day.startAt + laterMin * MINUTE_MS;
+  return (
+    <View role="status" className="flex-row items-center justify-between gap-2">
+      <Words className="flex-1">It can begin as late as {clockTimeFrom(at, day.startAt)} and be ready then.</Words>
+      <SmallKey words="Begin then" onPress={() => tell({ type: 'wish-made', wish: { kind: 'not-before', at } })} />
     </View>
   );
 }

@@ -1,0 +1,45 @@
+import { DAY_MIN } from './kitchenSetup';
+import { planDay } from './planDay';
+import { type DayQuestion } from './questionOfDay';
+
+/** A beginning is looked for on these. */
+const QUARTER_MIN = 15;
+/** Nodes that each try may take. */
+const NODES_A_TRY = 400;
+
+/** The same day, begun so many minutes later, on the same date. */
+export function begunLater(question: DayQuestion, byMin: number): DayQuestion {
+  const { startMinute, useBy, wishes, overByMin } = question;
+  return {
+    ...question,
+    startMinute: startMinute + byMin,
+    ...(useBy && { useBy: new Map([...useBy].map(([id, minute]) => [id, Math.max(0, minute - byMin)] as const)) }),
+    ...(wishes && {
+      wishes: wishes.map((wish) => (wish.kind === 'pin' ? { ...wish, atMin: wish.atMin - byMin } : wish)),
+    }),
+    ...(overByMin !== undefined && { overByMin: overByMin - byMin }),
+  };
+}
+
+/**
+ * A day planned backwards: how late it can begin and still be over by the minute asked for, to the quarter of an hour. Halving; a
+ * quarter of an hour later no plan was found.
+ *
+ * @returns minutes after its beginning; undefined where nothing is asked, or no plan is over by then
+ */
+export function latestBegin(question: DayQuestion): number | undefined {
+  const { overByMin, startMinute } = question;
+  if (overByMin === undefined) return undefined;
+  const goes = (quarters: number) => {
+    const planner = planDay(begunLater(question, quarters * QUARTER_MIN));
+    return planner.kind === 'planner' && planner.step(NODES_A_TRY).plan !== undefined;
+  };
+  if (!goes(0)) return undefined;
+  let [least, most] = [0, Math.floor(Math.min(overByMin, DAY_MIN - 1 - startMinute) / QUARTER_MIN) + 1];
+  while (most - least > 1) {
+    const middle = (least + most) >> 1;
+    if (goes(middle)) least = middle;
+    else most = middle;
+  }
+  return least * QUARTER_MIN;
+}
