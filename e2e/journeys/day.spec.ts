@@ -132,18 +132,18 @@ test('a plan is kept over a reload, and is the same on another page', async ({ p
 });
 
 test('a search whose worker is killed keeps the last good plan and says so', async ({ page }) => {
-  // Only the first word of the search comes through; then its worker is gone.
+  // Only the first plan of the search comes through; then its worker is gone.
   await page.addInitScript(() => {
     const Real = window.Worker;
     window.Worker = class extends Real {
       constructor(url: string | URL, options?: WorkerOptions) {
         super(url, options);
-        this.addEventListener('message', () => this.terminate(), { once: true });
+        this.addEventListener('message', ({ data }) => data.kind === 'plan' && this.terminate());
       }
     };
   });
   await planTwo(page);
-  // The first word is an early plan: had it been the last one, nothing would be cut off.
+  // The first one is an early plan: had it been the last one, nothing would be cut off.
   expect((await keptPlan(page))?.proven).toBe(false);
   await expect(page.getByText('The search was cut off. The last good plan stays.')).toBeVisible({ timeout: 60_000 });
   await expect(finish(page)).toBeVisible();
