@@ -8,6 +8,7 @@ import { begunLater, latestBegin } from './latestBegin';
 import { type DayPlan, planDay, whyNot } from './planDay';
 import { type DayQuestion, problemOf } from './questionOfDay';
 import { type Soonest, soonestIn } from './soonestIn';
+import { whatGives } from './whatGives';
 import { type Wish } from './wish';
 
 const tasksOf = (question: DayQuestion) => problemOf(question).tasks.length;
@@ -175,6 +176,24 @@ test('wishes: each plan that is found keeps them; none ends sooner than the best
     expect(planOf({ ...day, wishes: asIs }, 1_500)?.makespanMin).toBe(best.makespanMin);
   }
   expect(kept).toBeGreaterThan(20);
+});
+
+test('what gives where wishes cannot be kept: the one that is in the way, the soonest time, by when all can be ready; each tried', () => {
+  const day = DAYS[1] as DayQuestion;
+  const [first, second] = loadsOf(day) as [string, string];
+  const early: Wish = { kind: 'pin', loadId: first, atMin: 10 };
+  const apart: Wish = { kind: 'apart', loadId: first, otherId: second };
+  const ways = [...whatGives({ ...day, wishes: [early, apart] })].filter((way) => way !== undefined);
+  // Never at once is in nobody's way, and so is not told.
+  expect(ways.filter(({ kind }) => kind === 'unwished')).toEqual([{ kind: 'unwished', wish: early }]);
+  const soonest = ways.find((way) => way.kind === 'pin-at');
+  expect(soonest).toMatchObject({ loadId: first });
+  const moved = { ...early, atMin: Math.ceil(soonest?.kind === 'pin-at' ? soonest.atMin : 0) };
+  expect(planOf({ ...day, wishes: [moved, apart] }, 600)).toBeDefined();
+  const best = planOf(day, 300) as DayPlan;
+  const inTime = [...whatGives({ ...day, overByMin: 30 })].find((way) => way?.kind === 'ready-by');
+  expect(inTime?.kind === 'ready-by' && inTime.atMin).toBeGreaterThanOrEqual(best.lowerBoundMin);
+  expect(planOf({ ...day, overByMin: Math.ceil(inTime?.kind === 'ready-by' ? inTime.atMin : 0) }, 600)).toBeDefined();
 });
 
 test('planned backwards a day begins as late as can be and is over in time, on its own clock; a quarter of an hour later it is not', () => {
