@@ -76,6 +76,8 @@ const Count = (most: number) =>
     v.maxValue(most, `must be at most ${most}`),
   );
 const Minute = Count(DAY_MIN);
+/** What one cook does besides, day after day or week after week. */
+export const MOST_BREAKS = 16;
 /** 0 is Sunday. */
 const Weekday = Count(6);
 const Span = { fromMin: Minute, toMin: Minute };
@@ -121,7 +123,7 @@ export const KitchenSchema = v.object({
                 ),
               ),
             ),
-            v.maxLength(16, 'are too many'),
+            v.maxLength(MOST_BREAKS, 'are too many'),
           ),
         }),
         inOrder(),

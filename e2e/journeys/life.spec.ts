@@ -59,10 +59,10 @@ test('an errand finds its time in the day, is dragged and moved by keys, is left
     await block.evaluate((each) => each.scrollIntoView({ block: 'center' }));
     await over(page);
     const box = (await block.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
-    await page.mouse.move(box.x + 60, box.y + 12);
+    await page.mouse.move(box.x + 24, box.y + 24);
     await page.mouse.down();
-    await page.mouse.move(box.x + 60, box.y + 30, { steps: 4 });
-    await page.mouse.move(box.x + 60, box.y + 72, { steps: 4 });
+    await page.mouse.move(box.x + 24, box.y + 42, { steps: 4 });
+    await page.mouse.move(box.x + 24, box.y + 84, { steps: 4 });
     await page.mouse.up();
     const now = () => block.getAttribute('aria-valuetext');
     await expect.poll(async () => block.getAttribute('aria-label')).not.toContain('any time');

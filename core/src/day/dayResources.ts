@@ -1,6 +1,5 @@
 import { ANYBODY, BURNERS, CANNER_BURNERS, cannerResource, HANDS, ownHands, toolResource, WATCH } from './dayProblem';
-import { type Errand, errandsOn, fixedTime } from './errand';
-import { isMoved, type KitchenLife, movableErrands } from './errandTasks';
+import { type KitchenLife, movableErrands, standingErrands } from './errandTasks';
 import { type Cook, DAY_MIN } from './kitchenSetup';
 import { type SearchResource } from '../scheduling/scheduleProblem';
 
@@ -72,16 +71,11 @@ type When = (minute: number) => boolean;
 function hoursOf(cook: Cook, life: KitchenLife): Hours {
   const days = Array.from({ length: DAYS + 1 }, (_, day) => {
     const midnight = day * DAY_MIN - life.startMinute;
-    const own = errandsOn(life.setup.cooks, life, day).filter(
-      (errand) => errand.cook === cook.name && !isMoved(life.setup, errand, day),
-    );
+    const own = standingErrands(life, day).filter(({ errand }) => errand.cook === cook.name);
     const hours: Span = [midnight + cook.fromMin, midnight + cook.toMin];
-    const spanOf = (errand: Errand): Span => {
-      const [from, to] = fixedTime(errand, cook);
-      return [midnight + from, midnight + to];
-    };
-    const away = own.filter(({ atHome }) => !atHome);
-    return { work: less(hours, own.map(spanOf)), home: less(hours, away.map(spanOf)) };
+    const spans = (all: typeof own) => all.map(({ fromMin, toMin }): Span => [fromMin, toMin]);
+    const away = own.filter(({ errand }) => !errand.atHome);
+    return { work: less(hours, spans(own)), home: less(hours, spans(away)) };
   });
   return { work: days.flatMap(({ work }) => work), home: days.flatMap(({ home }) => home) };
 }

@@ -1,6 +1,6 @@
 import { type DayKitchen } from './dayKitchen';
 import { ANYBODY, type DayTask, HANDS, ownHands, WATCH } from './dayProblem';
-import { type Errand, errandMinutes, errandsOn, windowOf } from './errand';
+import { type Errand, errandMinutes, errandsOn, fixedTime, windowOf } from './errand';
 import { DAY_MIN } from './kitchenSetup';
 
 /** Errands find their own time on so many days of a plan; later ones stand at the beginning of theirs. */
@@ -35,10 +35,25 @@ export function movableErrands({ setup: { cooks }, startMinute, weekday, errands
   ).flat();
 }
 
-/** Whether an errand of a day has a choice of time, or its time is past when the plan begins. */
-export function isMoved({ cooks }: KitchenLife['setup'], errand: Errand, day: number): boolean {
-  const cook = cooks.find(({ name }) => name === errand.cook);
-  return day < DAYS_MOVED && cook !== undefined && windowOf(errand, cook) !== undefined;
+/** An errand that stands at its time, in minutes of the plan. */
+export interface StandingErrand {
+  readonly errand: Errand;
+  readonly fromMin: number;
+  readonly toMin: number;
+}
+
+/** Errands of a day of the plan that nothing moves: when their cooks are at them. */
+export function standingErrands(
+  { setup: { cooks }, startMinute, ...told }: KitchenLife,
+  day: number,
+): StandingErrand[] {
+  return errandsOn(cooks, told, day).flatMap((errand): StandingErrand[] => {
+    const cook = cooks.find(({ name }) => name === errand.cook);
+    if (!cook || (day < DAYS_MOVED && windowOf(errand, cook))) return [];
+    const midnight = day * DAY_MIN - startMinute;
+    const [from, to] = fixedTime(errand, cook);
+    return [{ errand, fromMin: midnight + from, toMin: midnight + to }];
+  });
 }
 
 /**

@@ -13,8 +13,6 @@ import { useEnds } from './useEnds';
 const MINUTE_MS = 60_000;
 /** So much is worth changing something. */
 const HOUR_MIN = 60;
-/** Ways that are tried. */
-const MOST_WAYS = 6;
 
 /** What makes the day as long as it is, in a sentence, and what would save an hour, what costs least first. */
 export function ChainPart({ day, problem }: { day: DayWithPlan; problem: DayProblem }) {
@@ -41,12 +39,10 @@ export function ChainPart({ day, problem }: { day: DayWithPlan; problem: DayProb
 
 function Savings({ day }: { day: DayWithPlan }) {
   const { canners } = useHousehold().household;
-  const ways = savingWays(day, canners)
-    .flatMap(({ words, other }) => {
-      const asked = otherQuestion(day.question, other);
-      return asked ? [{ words, asked }] : [];
-    })
-    .slice(0, MOST_WAYS);
+  const ways = savingWays(day, canners).flatMap(({ words, other }) => {
+    const asked = otherQuestion(day.question, other);
+    return asked ? [{ words, asked }] : [];
+  });
   const ends = useEnds(ways.map(({ asked }) => asked));
   const endMin = (day.likelyAt - day.startAt) / MINUTE_MS;
   const saved = ways.flatMap(({ words }, i) => {
@@ -66,9 +62,13 @@ function Savings({ day }: { day: DayWithPlan }) {
         ? `${told.words}: ${long(told.minutes)} sooner${cheapest ? '' : ', the most that was found'}.`
         : isOpen
           ? 'Looking for what would save an hour.'
-          : 'Nothing that was tried saves time: a helper, a second canner, other loads.'}
+          : `Nothing of this saves time: ${ways.map(({ words }) => lowerFirst(words)).join('; ')}.`}
     </Words>
   );
+}
+
+function lowerFirst(words: string): string {
+  return words.slice(0, 1).toLowerCase() + words.slice(1);
 }
 
 function long(minutes: number): string {

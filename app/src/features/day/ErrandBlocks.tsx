@@ -1,5 +1,5 @@
-import { type Errand, errandMinutes, errandsOn, fixedTime } from '@hoddle/core/day/errand';
-import { errandTaskId, isMoved as hasChoice } from '@hoddle/core/day/errandTasks';
+import { errandMinutes } from '@hoddle/core/day/errand';
+import { errandTaskId, movableErrands, type StandingErrand, standingErrands } from '@hoddle/core/day/errandTasks';
 import { useId } from 'react';
 import { View } from 'react-native';
 import Svg, { Defs, Path, Pattern, Rect } from 'react-native-svg';
@@ -14,6 +14,7 @@ import { type DayWithPlan } from './useDay';
 
 const MINUTE_MS = 60_000;
 const DAY_MIN = 24 * 60;
+const GRIP_PX = 48;
 
 interface OnStrip {
   readonly day: DayWithPlan;
@@ -22,11 +23,8 @@ interface OnStrip {
   readonly widthPx: number;
 }
 
-interface Lying {
-  readonly errand: Errand;
+interface Lying extends StandingErrand {
   readonly later: number;
-  readonly fromMin: number;
-  readonly toMin: number;
   readonly isLoose: boolean;
 }
 
@@ -38,25 +36,17 @@ export function ErrandBlocks(props: OnStrip) {
 }
 
 /** The errands of the days that a plan goes over, as far as its end. */
-function errandsOf(day: DayWithPlan): Lying[] {
-  const { setup, weekday, errands, startMinute } = day.question;
-  const endMin = (day.likelyAt - day.startAt) / MINUTE_MS;
-  const days = Math.floor((startMinute + endMin) / DAY_MIN) + 1;
-  return Array.from({ length: days }, (_, later) =>
-    errandsOn(setup.cooks, { weekday, errands }, later).flatMap((errand): Lying[] => {
-      const cook = setup.cooks.find(({ name }) => name === errand.cook);
-      if (!cook) return [];
-      const midnight = later * DAY_MIN - startMinute;
-      const entry = day.tasks.find(({ task }) => task.id === errandTaskId(errand.id, later));
-      if (hasChoice(setup, errand, later)) {
-        return entry ? [{ errand, later, fromMin: entry.startMin, toMin: entry.endMin, isLoose: true }] : [];
-      }
-      const [from, to] = fixedTime(errand, cook);
-      return [{ errand, later, fromMin: midnight + from, toMin: midnight + to, isLoose: false }];
-    }),
-  )
-    .flat()
-    .filter(({ fromMin, toMin }) => toMin > 0 && fromMin < endMin);
+function errandsOf({ question, tasks, startAt, likelyAt }: DayWithPlan): Lying[] {
+  const endMin = (likelyAt - startAt) / MINUTE_MS;
+  const days = Math.floor((question.startMinute + endMin) / DAY_MIN) + 1;
+  const standing = Array.from({ length: days }, (_, later) =>
+    standingErrands(question, later).map((own): Lying => ({ ...own, later, isLoose: false })),
+  ).flat();
+  const moved = movableErrands(question).flatMap(({ errand, day: later }): Lying[] => {
+    const entry = tasks.find(({ task }) => task.id === errandTaskId(errand.id, later));
+    return entry ? [{ errand, later, fromMin: entry.startMin, toMin: entry.endMin, isLoose: true }] : [];
+  });
+  return [...standing, ...moved].filter(({ fromMin, toMin }) => toMin > 0 && fromMin < endMin);
 }
 
 function ErrandBlock({ day, scale: { yOf }, leftPx, widthPx, lying }: OnStrip & { lying: Lying }) {
@@ -67,6 +57,7 @@ function ErrandBlock({ day, scale: { yOf }, leftPx, widthPx, lying }: OnStrip & 
   const top = yOf(shown);
   const height = Math.max(22, yOf(toMin) - top - 2);
   const minutes = errandMinutes(errand);
+  const away = awayWords(errand, day.question.setup.cooks.length);
   const timeOf = (minute: number) => clockTimeFrom(day.startAt + minute * MINUTE_MS, day.startAt);
   const set = (minute: number) => {
     const from = Math.round(minute - midnight);
@@ -90,49 +81,65 @@ function ErrandBlock({ day, scale: { yOf }, leftPx, widthPx, lying }: OnStrip & 
           <View className="ml-[4px] flex-1 border-l-[2px] border-dotted border-cobalt" />
         </View>
       )}
-      <View className="absolute" style={{ left: leftPx, top, width: widthPx, height }}>
+      <View
+        className="absolute flex-row overflow-hidden rounded-[8px] border-2 border-ink bg-plate"
+        style={{ left: leftPx, top, width: widthPx, height }}
+      >
+        <Stripes height={height} />
+        <View className="flex-1 px-2">
+          <Words
+            size={height > 40 ? 'lead' : 'label'}
+            weight={800}
+            numberOfLines={1}
+            style={{ lineHeight: height > 40 ? 22 : 18 }}
+          >
+            {height > 62 ? (errand.words ?? errandName(errand)) : errandName(errand)}
+          </Words>
+          {height > 42 && (
+            <Words size="label" weight={600} numberOfLines={height > 80 ? 2 : 1} style={{ lineHeight: 17 }}>
+              {height > 62 ? `${duration(minutes * MINUTE_MS)}, ` : ''}
+              {errandTimeWords(errand)}
+            </Words>
+          )}
+          {height > 62 && (
+            <Words size="small" tone="ink-2" numberOfLines={2} style={{ lineHeight: 15 }}>
+              {away}
+            </Words>
+          )}
+        </View>
+      </View>
+      {/* Only its grip is dragged: a thumb that scrolls the day moves no dinner. */}
+      {!day.live && (
         <TimeHandle
-          label={`${errandName(errand)}, ${errandTimeWords(errand)}, ${awayWords(errand, day.question.setup.cooks.length)}: at`}
+          label={`${errandName(errand)}, ${errandTimeWords(errand)}, ${away}: at`}
           minute={Math.round(fromMin)}
           words={timeOf}
           pxPerMin={PX_PER_MIN}
           least={Math.max(0, midnight)}
           most={midnight + DAY_MIN - minutes}
           onSet={set}
-          className="h-full w-full"
+          className="absolute items-center justify-center"
+          style={{
+            left: leftPx + widthPx - GRIP_PX + 12,
+            top: top + height / 2 - GRIP_PX / 2,
+            width: GRIP_PX,
+            height: GRIP_PX,
+          }}
         >
           {(at, isMoved) => (
-            <View
-              className="h-full flex-row overflow-hidden rounded-[8px] border-2 border-ink bg-plate"
-              style={{ transform: [{ translateY: isMoved ? (at - Math.round(fromMin)) * PX_PER_MIN : 0 }] }}
-            >
-              <Stripes height={height} />
-              <View className="flex-1 px-2">
-                <Words
-                  size={height > 40 ? 'lead' : 'label'}
-                  weight={800}
-                  numberOfLines={1}
-                  style={{ lineHeight: height > 40 ? 22 : 18 }}
-                >
-                  {isMoved ? timeOf(at) : height > 62 ? (errand.words ?? errandName(errand)) : errandName(errand)}
-                </Words>
-                {height > 42 && (
-                  <Words size="label" weight={600} numberOfLines={height > 80 ? 2 : 1} style={{ lineHeight: 17 }}>
-                    {height > 62 ? `${duration(minutes * MINUTE_MS)}, ` : ''}
-                    {errandTimeWords(errand)}
+            <View style={{ transform: [{ translateY: isMoved ? (at - Math.round(fromMin)) * PX_PER_MIN : 0 }] }}>
+              <View className="h-[40px] w-[14px] rounded-chip border-[3px] border-cobalt bg-plate" />
+              {isMoved && (
+                <View className="absolute right-[20px] top-2 w-[84px] rounded-chip bg-ink px-2 py-1">
+                  <Words size="label" weight={700} tone="white">
+                    {timeOf(at)}
                   </Words>
-                )}
-                {height > 62 && (
-                  <Words size="small" tone="ink-2" numberOfLines={2} style={{ lineHeight: 15 }}>
-                    {awayWords(errand, day.question.setup.cooks.length)}
-                  </Words>
-                )}
-              </View>
-              {isLoose && <View className="my-[6px] mr-[3px] w-[5px] rounded-[2px] bg-cobalt" />}
+                </View>
+              )}
             </View>
           )}
         </TimeHandle>
-      </View>
+      )}
     </>
   );
 }

@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useRef, useState } from 'react';
-import { type GestureResponderEvent, View } from 'react-native';
+import { type GestureResponderEvent, View, type ViewStyle } from 'react-native';
 
 /** Whoever lets go of the keys for so long has made up her mind. */
 const SETTLE_MS = 900;
@@ -20,6 +20,7 @@ interface TimeHandleProps {
   /** Drawn where it stands, and where it is moved to. */
   children: (minute: number, isMoved: boolean) => ReactNode;
   className?: string;
+  style?: ViewStyle;
 }
 
 /** Something in the day that a thumb drags up and down, or arrow keys move by five minutes; let go, it is told. */
@@ -33,6 +34,7 @@ export function TimeHandle({
   onSet,
   children,
   className,
+  style,
 }: TimeHandleProps) {
   const [moved, setMoved] = useState<number>();
   const grabbed = useRef({ y: 0, minute });
@@ -89,7 +91,7 @@ export function TimeHandle({
       aria-valuetext={words(at)}
       tabIndex={0}
       className={className}
-      style={{ touchAction: 'none' } as object}
+      style={{ ...style, touchAction: 'none' } as object}
     >
       {children(at, moved !== undefined)}
     </View>

@@ -1,3 +1,4 @@
+import { dayState } from '@hoddle/core/kitchen/dayState';
 import { type DayTask, HANDS } from '@hoddle/core/day/dayProblem';
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { type Day, type LiveDay } from '@/features/day/useDay';
@@ -46,15 +47,7 @@ function card(id: string) {
     ['soak-12h', 'drip'].map((running) => [running, { kind: 'running', startMin: 0, endMin: 720 }] as const),
   );
   const day = { id: 'd', startAt: Date.now(), batches: [], loads: [], tasks: [] } as unknown as Day;
-  const state = {
-    steps: new Map(),
-    answered: new Map(),
-    away: [],
-    outings: [],
-    cannersOut: [],
-    errands: { set: [], struck: [] },
-    wishes: [],
-  };
+  const state = dayState([]);
   const running = { tasks: TASKS, day: state, loads: new Map(), startAt: day.startAt };
   const live = { running, progress: { of, nowMin: 1 } } as unknown as LiveDay;
   const entry = { task: TASKS.find((each) => each.id === id)!, startMin: 0, endMin: 5 };

@@ -1,4 +1,4 @@
-import { type Kitchen } from '@hoddle/contract/household';
+import { type Kitchen, MOST_BREAKS } from '@hoddle/contract/household';
 import { freeBreak } from '@hoddle/core/day/freeBreak';
 import { type Break, DAY_MIN } from '@hoddle/core/day/kitchenSetup';
 import { useState } from 'react';
@@ -15,7 +15,6 @@ type Cook = Kitchen['cooks'][number];
 
 const HALF_HOUR = 30;
 const TEN_MIN = 10;
-const MOST_BREAKS = 16;
 const CHORES: Break = { fromMin: 17 * 60, toMin: 18 * 60, atHome: false, words: 'Chores' };
 const DINNER: Break = { fromMin: 18 * 60 + 30, toMin: 19 * 60 + 30, atHome: true, words: 'Dinner' };
 

@@ -1,4 +1,4 @@
-import { type Kitchen } from '@hoddle/contract/household';
+import { type Kitchen, MOST_BREAKS } from '@hoddle/contract/household';
 import { type Errand, errandsOn, repeatedId } from '@hoddle/core/day/errand';
 import { errandTaskId } from '@hoddle/core/day/errandTasks';
 import { useRouter } from 'expo-router';
@@ -112,7 +112,7 @@ function Life({ day }: { day: Day }) {
               title={open.kind === 'change' ? `${open.errand.words ?? 'Away'}, this day` : 'Something else to do'}
               cooks={setup.cooks.map(({ name }) => name)}
               first={open.kind === 'change' ? open.errand : undefined}
-              mayRepeat={open.kind === 'new'}
+              mayRepeat={open.kind === 'new' && cooks.every(({ breaks }) => breaks.length < MOST_BREAKS)}
               onKeep={keep}
               onLeave={() => setOpen(undefined)}
             />

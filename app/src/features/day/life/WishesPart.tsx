@@ -2,7 +2,7 @@ import { type DayWish, wishKey } from '@hoddle/core/day/dayWish';
 import { View } from 'react-native';
 import { useTellDay } from '@/features/kitchen/useTellDay';
 import { useHousehold } from '@/store/useHousehold';
-import { clockTime, clockTimeFrom, duration } from '@/ui/clockWords';
+import { clockTime, clockTimeFrom, duration, isoDay } from '@/ui/clockWords';
 import { SmallKey } from '@/ui/SmallKey';
 import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
@@ -51,7 +51,12 @@ export function WishesPart({ day }: { day: Day }) {
               ? () => tell({ type: 'wish-made', wish: { kind, at: now - HALF_HOUR_MS } })
               : undefined
           }
-          onMore={() => tell({ type: 'wish-made', wish: { kind, at: now + HALF_HOUR_MS } })}
+          onMore={
+            // Begun on another date it is another day.
+            kind === 'ready-by' || isoDay(now + HALF_HOUR_MS) === day.id
+              ? () => tell({ type: 'wish-made', wish: { kind, at: now + HALF_HOUR_MS } })
+              : undefined
+          }
         />
       )}
     </View>

@@ -8,6 +8,9 @@ interface Way {
   readonly other: OtherPlan;
 }
 
+/** A step that waits less is not left out to save time. */
+const WORTH_MIN = 30;
+
 /** Other ways to do a day that may save time, what costs least first. */
 export function savingWays(day: Day, canners: readonly { readonly id: string; readonly name: string }[]): Way[] {
   const used = canners.filter(({ id }) => day.loads.some(({ cannerId }) => cannerId === id));
@@ -15,10 +18,12 @@ export function savingWays(day: Day, canners: readonly { readonly id: string; re
     { words: 'Loads as full as can be', other: { kind: 'loads', style: 'full' } },
     { words: 'Loads evened out', other: { kind: 'loads', style: 'even' } },
     ...day.batches.flatMap((batch) =>
-      leftToCook(batch).map((step): Way => ({
-        words: `${nameOf(batch)} without “${stepOf(step).plainWords}”`,
-        other: { kind: 'leave-out', batchId: batch.id, step },
-      })),
+      leftToCook(batch)
+        .filter((step) => stepOf(step).waitMinutes[1] >= WORTH_MIN)
+        .map((step): Way => ({
+          words: `${nameOf(batch)} without “${stepOf(step).plainWords}”`,
+          other: { kind: 'leave-out', batchId: batch.id, step },
+        })),
     ),
     { words: 'Nothing else to do', other: { kind: 'plain' } },
     { words: 'With one more helper', other: { kind: 'helper' } },
