@@ -104,8 +104,9 @@ test('a basket of tomatoes becomes jars on the shelf', async ({ page }) => {
     await giveDemoClock(server, 40 * MIN);
     await server.start();
     await page.goto(kitchen);
-    await expect.poll(hands.secondsLeft).toBeGreaterThan(14 * 60);
-    expect(await hands.secondsLeft()).toBeLessThan(15 * 60);
+    // Until the household's clock is heard again, the page goes by the clock it knew.
+    await expect.poll(hands.secondsLeft).toBeLessThan(15 * 60);
+    expect(await hands.secondsLeft()).toBeGreaterThan(13 * 60);
     await hands.pass('+20 min');
     await expect(page.getByText('Time is up', { exact: true })).toBeVisible();
     await hands.press('Heat off, lid off: wait 5 min');
