@@ -61,9 +61,11 @@ const bed = (crop: 'cucumber-pickling' | 'pepper-sweet', usualLb: number) => ({
 const [pot] = CANNERS;
 const HOUSEHOLD: SeasonHousehold = {
   altitudeFt: 3_420,
-  canners: pot ? [handbookCanner(pot, { id: 'pot' })] : [],
-  ownJars: [],
-  setup: { ...USUAL_KITCHEN, cooks: [{ name: 'Cook', fromMin: 6 * 60, toMin: 22 * 60, breaks: [] }] },
+  kitchen: {
+    canners: pot ? [handbookCanner(pot, { id: 'pot' })] : [],
+    ownJars: [],
+    setup: { ...USUAL_KITCHEN, cooks: [{ name: 'Cook', fromMin: 6 * 60, toMin: 22 * 60, breaks: [] }] },
+  },
   ...{ picks: [], lotChanges: [], looks: [], batches: [], stocked: [], hardware: [], hardwareMoves: [], pins: [] },
   plantings: [bed('cucumber-pickling', 120), bed('pepper-sweet', 80)],
   storedLoads: new Set(),

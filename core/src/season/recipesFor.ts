@@ -14,7 +14,7 @@ import { daySequence } from '../day/daySequence';
 import { type JarSize, quartsPerJar } from '../handbook/jars';
 import { cardsOf } from '../handbook/cards';
 import { findProduce, type ProduceId } from '../handbook/produce';
-import { findProduct, type ProductRow } from '../handbook/products';
+import { findProduct, productRow, type ProductRow } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
 import { isProduce, mainLine } from '../recipe/cardCrops';
 import { coldPlaceOf } from '../process/coldPlace';
@@ -70,7 +70,7 @@ export function recipesFor(
   grown: ReadonlySet<ProduceId>,
   kitchen: SeasonKitchen,
   sure = 0.5,
-): { readonly recipes: SeasonRecipe[]; readonly leftOut: LeftOut[] } {
+): { readonly recipes: SeasonRecipe[]; readonly leftOut: LeftOut[]; readonly firstHeatMinutes: number } {
   const recipes: SeasonRecipe[] = [];
   const leftOut: LeftOut[] = [];
   for (const goal of goals) {
@@ -78,7 +78,12 @@ export function recipesFor(
     if (typeof found === 'string') leftOut.push({ goal, reason: found });
     else recipes.push(...found);
   }
-  return { recipes: withByProducts(recipes), leftOut };
+  const heats = recipes.flatMap((recipe) => firstHeats(recipe, kitchen));
+  return {
+    recipes: withByProducts(recipes),
+    leftOut,
+    firstHeatMinutes: heats.length === 0 ? 0 : Math.min(...heats),
+  };
 }
 
 function recipesOf(
@@ -226,6 +231,17 @@ function batchJars({ product }: ProductRow, jar: JarSize): number {
 function potJars(own: CropCard, jar: JarSize): number | undefined {
   if (!setsByTheBox(own.card)) return undefined;
   return Math.max(1, Math.floor(quartsOfBatch(own).low / quartsPerJar(jar) + 1e-6));
+}
+
+/** Minutes until the water of each of its canners is hot enough for a first load. */
+function firstHeats({ product, jar, perLoad, crops, vessels }: SeasonRecipe, kitchen: SeasonKitchen): number[] {
+  const uses = crops.map(({ crop, kgPerJar }) => ({ pickId: '', crop, massKg: kgPerJar * perLoad, softKg: 0 }));
+  return vessels.flatMap(({ canner: cannerId, method }) => {
+    const wish = { product: productRow(product), jar, loads: [perLoad], uses, startAt: NO_TIME, method, cannerId };
+    const batch = batchOf(wish, kitchen, kitchen.pages, (of) => of);
+    const { tasks } = batch ? dayOf([batch], { ...kitchen, startMinute: 0 }) : { tasks: [] };
+    return tasks.filter(({ kind }) => kind === 'preheat').map(({ minutes }) => minutes.p50);
+  });
 }
 
 /** What the day's own tasks say of one batch alone. */

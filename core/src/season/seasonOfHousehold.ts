@@ -1,6 +1,4 @@
-import { type Canner, type OwnJar } from '../canner/canner';
 import { type Batch, ofLoad } from '../day/batch';
-import { type KitchenSetup } from '../day/kitchenSetup';
 import { timedUses } from '../day/timedUses';
 import { type ProduceId } from '../handbook/produce';
 import { type LotChange } from '../harvest/lotChange';
@@ -32,9 +30,8 @@ import { cannersIf, cooksIf, outlookIf, stockIf, type WhatIf } from './whatIf';
 /** All of a household that a season is planned from. */
 export interface SeasonHousehold {
   readonly altitudeFt: number;
-  readonly canners: readonly Canner[];
-  readonly ownJars: readonly OwnJar[];
-  readonly setup: KitchenSetup;
+  /** With its own minutes, as the day goes by them. */
+  readonly kitchen: Omit<SeasonKitchen, 'altitudeFt' | 'pages' | 'learned'>;
   readonly picks: readonly Pick[];
   readonly lotChanges: readonly LotChange[];
   readonly plantings: readonly Planting[];
@@ -70,7 +67,6 @@ export interface HouseholdSeason {
 const DAY_MS = 24 * 60 * 60_000;
 /** A planned batch this old that stored nothing was not made. */
 const STILL_COMING_MS = 3 * DAY_MS;
-const FIRST_HEAT_MIN = 30;
 /** Seven years in ten bring more: half a spread below the middle. */
 const CAUTIOUS_SPREADS = 0.52;
 const CAUTIOUS_SURE = 0.8;
@@ -81,7 +77,8 @@ export function seasonOfHousehold(
   now: number,
   { weeks, whatIf, cautious = false }: SeasonOptions,
 ): HouseholdSeason {
-  const { daysGiven, setup } = household;
+  const { daysGiven } = household;
+  const { setup } = household.kitchen;
   const endAt = now + weeks * 7 * DAY_MS;
   const lots = onHand(household.picks, timedUses(household.batches), household.lotChanges);
   // What batches left behind is no picking: it says nothing of where baskets are put, or how soft they come.
@@ -91,16 +88,16 @@ export function seasonOfHousehold(
   const outlook = cautious ? below(hoped) : hoped;
   const cooks = cooksIf(setup.cooks, whatIf);
   const kitchen: SeasonKitchen = {
+    ...household.kitchen,
     altitudeFt: household.altitudeFt,
-    canners: cannersIf(household.canners, whatIf),
-    ownJars: household.ownJars,
+    canners: cannersIf(household.kitchen.canners, whatIf),
     setup: { ...setup, cooks },
     pages: household.pages,
     learned: household.learned,
   };
   const goals = goalsOf(household, now);
   const grown = new Set<ProduceId>(outlook.arrivals.map(({ crop }) => crop));
-  const { recipes, leftOut } = recipesFor(goals, grown, kitchen, cautious ? CAUTIOUS_SURE : 0.5);
+  const { recipes, leftOut, firstHeatMinutes } = recipesFor(goals, grown, kitchen, cautious ? CAUTIOUS_SURE : 0.5);
   const taken = new Set(comingBatches(household, now).map(({ startAt }) => localDay(startAt, setup.timeZone)));
   const given = givenDays(daysGiven, now, endAt, kitchen.setup).filter(({ id }) => !taken.has(id));
   const inFreezer = lots.filter(({ place }) => place === 'freezer');
@@ -112,7 +109,7 @@ export function seasonOfHousehold(
     stock: stockIf(stockOf(household), whatIf),
     burners: setup.burners,
     cannerBurners: Math.min(setup.burners, setup.cannerBurners),
-    firstHeatMinutes: FIRST_HEAT_MIN,
+    firstHeatMinutes,
     freezerBags: Math.max(
       0,
       daysGiven.freezerBags - inFreezer.reduce((sum, { crop, massKg }) => sum + freezerBags(crop, massKg), 0),

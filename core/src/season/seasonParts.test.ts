@@ -71,9 +71,11 @@ const bed = (id: string, crop: Planting['crop'], firstWeek: number, lastWeek: nu
 const [pot] = CANNERS;
 const HOUSEHOLD: SeasonHousehold = {
   altitudeFt: 3_420,
-  canners: pot ? [handbookCanner(pot, { id: 'pot' })] : [],
-  ownJars: [],
-  setup: { ...USUAL_KITCHEN, cooks: COOKS },
+  kitchen: {
+    canners: pot ? [handbookCanner(pot, { id: 'pot' })] : [],
+    ownJars: [],
+    setup: { ...USUAL_KITCHEN, cooks: COOKS },
+  },
   picks: [],
   lotChanges: [],
   plantings: [bed('south', 'tomato-paste', 32, 41, 300), bed('trees', 'apple', 37, 43, 120)],

@@ -1,4 +1,5 @@
 import { type Transaction } from 'sequelize';
+import { kitchenOf } from '@hoddle/core/day/kitchenOf';
 import { type Batch } from '@hoddle/core/day/batch';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { heldBack } from '@hoddle/core/kitchen/heldBack';
@@ -42,12 +43,11 @@ export async function holdInOrder(
   const all = await readBatchesNow(db, transaction);
   const batches = all.filter((batch) => isNear(batch) || isOwn(batch));
   if (batches.length === 0) return;
-  const { kitchen, burners, units, canners, ownJars } = readSettings(db);
   const others = <Event extends { readonly id: string }>(told: readonly Event[]) =>
     told.filter(({ id }) => id !== event.id);
   const running = runningDay(
     batches,
-    { setup: { ...kitchen, burners, units }, canners, ownJars },
+    kitchenOf(readSettings(db)),
     others(await readEvents(db, transaction)),
     others(await readDayEvents(db, transaction)),
     Math.min(...batches.map(({ startAt }) => startAt)),

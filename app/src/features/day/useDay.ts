@@ -17,10 +17,11 @@ import memoizeOne from 'memoize-one';
 import { useEffect } from 'react';
 import { useDayPlanStore } from '@/store/dayPlanStore';
 import { useRestStore } from '@/store/restStore';
+import { statesOf } from '@/store/standingLoads';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { isoDay, minuteOfDay } from '@/ui/clockWords';
 import { type PlannedDay } from '@/workers/dayPlanAnswer';
-import { batchesOf, dayQuestion, keyOf, ordersOf, statesOf } from './dayQuestion';
+import { batchesOf, dayQuestion, keyOf, ordersOf } from './dayQuestion';
 
 const MINUTE_MS = 60_000;
 
@@ -117,7 +118,7 @@ const askedDay = memoizeOne(
     if (plannedAt === undefined) return undefined;
     const id = isoDay(plannedAt);
     const state = dayState(dayEvents.filter(({ day }) => day === id));
-    const planned = dayQuestion(own, { household, picks, lotChanges, batches, dayEvents }, states, state);
+    const planned = dayQuestion(own, { household, picks, lotChanges, batches, events, dayEvents }, state);
     const beginAt = beginOf(state.wishes, plannedAt);
     // Begun before its hour, the day counts from then.
     const firsts = own.flatMap(({ loads }) => loads.map((load) => states.get(load.id)?.startedAt ?? Infinity));

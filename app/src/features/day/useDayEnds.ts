@@ -1,7 +1,7 @@
 import { type Batch } from '@hoddle/core/day/batch';
 import { useMemo } from 'react';
 import { useHousehold } from '@/store/useHousehold';
-import { batchesOf, dayQuestion, statesOf } from './dayQuestion';
+import { batchesOf, dayQuestion } from './dayQuestion';
 import { useEnds } from './useEnds';
 
 const MINUTE_MS = 60_000;
@@ -12,14 +12,11 @@ export type DayEndsAt = number | 'none' | undefined;
  * is found, "none" where no plan was.
  */
 export function useDayEnds(drafts: readonly Batch[]): readonly DayEndsAt[] {
-  const { batches, events, dayEvents, household, picks, lotChanges } = useHousehold();
-  const questions = useMemo(() => {
-    const states = statesOf(batches, events);
-    return drafts.map((draft) => {
-      const own = batchesOf(draft.startAt, [...batches, draft]);
-      return dayQuestion(own, { household, picks, lotChanges, dayEvents, batches: [...batches, draft] }, states);
-    });
-  }, [drafts, batches, events, dayEvents, household, picks, lotChanges]);
+  const known = useHousehold();
+  const questions = useMemo(
+    () => drafts.map((draft) => dayQuestion(batchesOf(draft.startAt, [...known.batches, draft]), known)),
+    [drafts, known],
+  );
   const ends = useEnds(questions);
   return questions.map(({ batches: own }, i) => {
     const [end, first] = [ends[i], own[0]];

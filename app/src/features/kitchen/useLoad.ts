@@ -4,8 +4,8 @@ import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type LoadOrder, type LoadState } from '@hoddle/core/kitchen/loadState';
 import memoizeOne from 'memoize-one';
+import { standingLoads } from '@/store/standingLoads';
 import { useHousehold } from '@/store/useHousehold';
-import { standingLoads } from './standingLoads';
 
 export interface RunningLoad {
   readonly batch: Batch;

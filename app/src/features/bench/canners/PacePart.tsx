@@ -1,14 +1,15 @@
 import { stepRowNamed } from '@hoddle/core/handbook/steps';
 import { type Pace } from '@hoddle/core/kitchen/pace';
+import { pacesOf } from '@hoddle/core/kitchen/shownKitchen';
+import { useMemo } from 'react';
 import { View } from 'react-native';
-import { pacesOf } from '@/features/day/pacesOf';
 import { useHousehold } from '@/store/useHousehold';
 import { Heading, Words } from '@/ui/Words';
 
 /** The household's pace at each step it has timed: what the next plan goes by. */
 export function PacePart() {
   const { batches, dayEvents, household } = useHousehold();
-  const { of, general } = pacesOf(batches, dayEvents, household);
+  const { of, general } = useMemo(() => pacesOf(household, { batches, dayEvents }), [household, batches, dayEvents]);
   if (of.length === 0) {
     return (
       <Words tone="ink-2">Steps that are started and done in the kitchen teach the next plan their minutes.</Words>

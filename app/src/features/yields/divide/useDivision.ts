@@ -14,6 +14,7 @@ import { massForJarsKg } from '@hoddle/core/yields/estimateJars';
 import { useMemo, useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
 import { usePages } from '@/features/process/usePages';
+import { kitchenNow } from '@/store/kitchenNow';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { type ProductRows } from '../useJarsFrom';
 import { useLearned } from '../useLearned';
@@ -40,7 +41,9 @@ export interface Part extends AskedPart {
 
 /** Draft of a division: some lots of one crop parted among products. Nothing is planned before it is said so. */
 export function useDivision(crop: ProduceId, lots: readonly Lot[], all: readonly Lot[]) {
-  const { household } = useHousehold();
+  const known = useHousehold();
+  const { household } = known;
+  const kitchen = kitchenNow(known);
   const pages = usePages();
   const learned = useLearned();
   const [asked, setAsked] = useState<readonly AskedPart[]>([]);
@@ -64,18 +67,16 @@ export function useDivision(crop: ProduceId, lots: readonly Lot[], all: readonly
         // Its ids are not kept: what is planned gets its own.
         const ground = { lots: all, learned, newId: (of: string) => `${of} of ${i}` };
         const { jars, batch } = batchOfPart(wish, household, pages, ground);
-        const { canners, ownJars, kitchen, burners, units } = household;
-        const setup = { ...kitchen, burners, units };
         return {
           ...part,
           name: product.name,
           jars,
           divided,
-          ...(batch && { batch, handsMin: handsMinutes(batch, { canners, ownJars, setup }) }),
+          ...(batch && { batch, handsMin: handsMinutes(batch, kitchen) }),
           falls: byProductsOf(part.product, crop, divided.massKg, learned.records),
         };
       }),
-    [asked, division, crop, startAt, all, learned, household, pages],
+    [asked, division, crop, startAt, all, learned, household, pages, kitchen],
   );
 
   const set = (at: number, change: Partial<AskedPart>) =>

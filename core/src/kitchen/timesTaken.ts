@@ -1,11 +1,11 @@
-import { heatUpKey } from '@hoddle/core/canner/heatUp';
-import { type Batch } from '@hoddle/core/day/batch';
-import { type LoadState } from '@hoddle/core/kitchen/loadState';
+import { heatUpKey } from '../canner/heatUp';
+import { type Batch } from '../day/batch';
+import { type LoadState } from './loadState';
 
 /** Longer than this is no heating up and no pressure falling: somebody forgot to tap. */
 const LONGEST_MIN = 120;
 
-export type TimesTaken = ReadonlyMap<string, readonly number[]>;
+type TimesTaken = ReadonlyMap<string, readonly number[]>;
 
 /** Minutes each canner has really taken from the last jar in to the boil or to pressure, newest last. */
 export function heatUpsTaken(batches: readonly Batch[], states: ReadonlyMap<string, LoadState>): TimesTaken {
