@@ -83,13 +83,17 @@ function ownDraws(seeds: Draws): Draws {
 /** Jars that are used from `from` to `to`. */
 export function usedWithin(model: UseModel, from: number, to: number, seed = 1): Range {
   const draws = drawsFrom(seed);
+  const used = usedFrom(from, to);
+  return rangeOf(Array.from({ length: TRIES }, () => used(model, draws)));
+}
+
+/** One draw of the jars that are used from `from` to `to`: of one household that could be, as far as is known. */
+export function usedFrom(from: number, to: number): (model: UseModel, draws: Draws) => number {
   const stretches = stretchesFrom(from, [to]).filter((stretch) => stretch.from < to);
-  return rangeOf(
-    Array.from({ length: TRIES }, () => {
-      const use = drawUse(model, draws);
-      return stretches.reduce((sum, { month, days }) => sum + use(month, days), 0);
-    }),
-  );
+  return (model, draws) => {
+    const use = drawUse(model, draws);
+    return stretches.reduce((sum, { month, days }) => sum + use(month, days), 0);
+  };
 }
 
 /**

@@ -6,7 +6,7 @@ import { type Pick } from '../harvest/pick';
 import { seasonTally } from '../harvest/seasonTally';
 import { type DayEvent } from '../kitchen/dayEvent';
 import { dayState } from '../kitchen/dayState';
-import { localDate } from '../measure/localTime';
+import { localDate, localMoment } from '../measure/localTime';
 import { type ShelfGoal } from '../pantry/shelfGoal';
 import { type BatchRecord } from '../yields/batchRecord';
 
@@ -48,7 +48,7 @@ export function lookBack(
   return [...years]
     .sort((a, b) => a - b)
     .map((year): YearBack => {
-      const [from, until] = [new Date(year, 0, 1).getTime(), new Date(year + 1, 0, 1).getTime()];
+      const [from, until] = [localMoment(timeZone, [year, 0, 1]), localMoment(timeZone, [year + 1, 0, 1])];
       const tallies = seasonTally(picks, uses, changes, from, until);
       const cameInKg = tallies.reduce((sum, each) => sum + each.cameInKg, 0);
       const lostKg = tallies.reduce(

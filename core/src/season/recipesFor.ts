@@ -1,7 +1,4 @@
-import { type Canner, methodsOf } from '../canner/canner';
-import { capacityOf } from '../canner/capacity';
 import { type Vessels } from '../canner/widestCanner';
-import { waysToProcess } from '../canner/waysToProcess';
 import { type Batch } from '../day/batch';
 import { batchOf, type BatchWish } from '../day/batchOf';
 import { coldBatchOfJars } from '../day/coldBatchOf';
@@ -13,20 +10,19 @@ import { planDay } from '../day/planDay';
 import { daySequence } from '../day/daySequence';
 import { type JarSize, quartsPerJar } from '../handbook/jars';
 import { cardsOf } from '../handbook/cards';
-import { findProduce, type ProduceId } from '../handbook/produce';
+import { type ProduceId } from '../handbook/produce';
 import { findProduct, productRow, type ProductRow } from '../handbook/products';
-import { KG_PER_LB } from '../measure/amount';
-import { isProduce, mainLine } from '../recipe/cardCrops';
 import { coldPlaceOf } from '../process/coldPlace';
 import { type HouseholdPages } from '../process/findProcess';
-import { type Cold, type Method } from '../process/method';
+import { type Cold } from '../process/method';
 import { quartsPerBatch } from '../recipe/cardColumns';
-import { byProductsOf } from '../yields/byProducts';
 import { setsByTheBox } from '../recipe/pots';
 import { type CropCard, cardForCrop, quartsOfBatch } from '../yields/cardForCrop';
-import { yieldRange } from '../yields/yieldRange';
 import { type LearnedYields } from '../yields/yieldModel';
+import { givesOf, takesOf } from './byProductShares';
+import { mainCrops, sharesOf } from './cropShares';
 import { type CropShare, type SeasonGoal, type SeasonRecipe } from './seasonProblem';
+import { type Vessel, vesselsFor } from './vesselsFor';
 
 /** The kitchen that a season is planned for. */
 export interface SeasonKitchen extends Vessels, Pick<DayKitchen, 'setup' | 'heatUpsTaken' | 'restsTaken' | 'paces'> {
@@ -45,8 +41,6 @@ export interface LeftOut {
 const TO_PIECES = /^(food-mill|crush|stem-crush|measure-juice|drip|cook-down)/;
 /** A wait of so long is a night: the jars are filled the next morning. */
 const NIGHT_MIN = 5 * 60;
-/** A canner that holds much less than the widest is left for other jars. */
-const NEARLY_AS_MANY = 0.8;
 /** Nobody runs more loads of one product on one day. */
 const MOST_LOADS = 5;
 const NO_TIME = 0;
@@ -106,65 +100,6 @@ function recipesOf(
   return recipes.length > 0 ? recipes : 'No yield is published for it from what is grown.';
 }
 
-/** The crops that a product is led by: those its cards name first of all, and those of its printed pounds. */
-function mainCrops({ product, crops }: ProductRow): ProduceId[] {
-  const led = cardsOf(product).flatMap((card) => mainLine(card)?.crops ?? []);
-  return [...new Set([...crops.flatMap(([first]) => first ?? []), ...led])].flatMap(
-    (crop) => findProduce(crop)?.crop ?? [],
-  );
-}
-
-/** A canner that serves a tested method, and the jars it holds. */
-interface Vessel {
-  readonly canner: Canner;
-  readonly method: Method;
-  readonly jars: number;
-}
-
-/** Every canner with the first method it serves; those that hold much less than the widest are left for other jars. */
-function vesselsFor(row: ProductRow, jar: JarSize, kitchen: SeasonKitchen): Vessel[] | string {
-  const { tested, served } = waysToProcess(kitchen, row, jar, kitchen.pages);
-  if (tested.length === 0) return 'No tested process for that jar at this altitude.';
-  if (served.length === 0) return 'No canner here does what it is tested for.';
-  const able = kitchen.canners.flatMap((canner): Vessel[] => {
-    const method = served.find((each) => methodsOf(canner).includes(each));
-    if (!method) return [];
-    const capacity = capacityOf(canner, jar, { method, ownJars: kitchen.ownJars });
-    return capacity.kind === 'holds' ? [{ canner, method, jars: capacity.jars }] : [];
-  });
-  const widest = Math.max(0, ...able.map(({ jars }) => jars));
-  const near = able.filter(({ jars }) => jars >= widest * NEARLY_AS_MANY);
-  return near.length > 0 ? near : 'No canner here takes that jar.';
-}
-
-/** Kilograms of each crop a jar takes; what is not grown is bought and not counted. Undefined without a published yield. */
-function sharesOf(
-  row: ProductRow,
-  crop: ProduceId,
-  jar: JarSize,
-  grown: ReadonlySet<ProduceId>,
-  learned: LearnedYields,
-  sure: number,
-): CropShare[] | undefined {
-  const range = yieldRange(row.product, crop, learned);
-  if (!range) return undefined;
-  const kgPerJar = range.atMost(sure) * quartsPerJar(jar) * KG_PER_LB;
-  const card = cardForCrop(row.product, crop);
-  // What is optional, and herbs by the head, is taken where it lies and not planned for.
-  const others = (card?.others ?? []).flatMap(({ crop: other, kgPerBatch, line }): CropShare[] => {
-    const known = findProduce(other)?.crop;
-    const isPlanned =
-      card && kgPerBatch !== undefined && known && grown.has(known) && !line.optional && isProduce(line);
-    return isPlanned ? [{ crop: known, kgPerJar: (kgPerJar * kgPerBatch) / card.main.kgPerBatch }] : [];
-  });
-  const sum = (of: ProduceId) =>
-    others.filter((each) => each.crop === of).reduce((all, each) => all + each.kgPerJar, 0);
-  return [
-    { crop, kgPerJar },
-    ...[...new Set(others.map((each) => each.crop))].map((of) => ({ crop: of, kgPerJar: sum(of) })),
-  ];
-}
-
 function recipeOf(
   row: ProductRow,
   jar: JarSize,
@@ -188,8 +123,7 @@ function recipeOf(
   const canning = vessels.map((vessel) => minutes(vessel, [atOnce])?.canner ?? 0);
   const perJar = Math.max(0, (one.hands - half.hands) / Math.max(1, atOnce - Math.ceil(atOnce / 2)));
   const perLoadMinutes = Math.max(0, two.hands - one.hands - perJar * atOnce);
-  const [gives] = byProductsOf(row.product, crop, kgPerJar);
-  const perJarGiven = gives?.quarts?.p50 ?? gives?.massKg;
+  const gives = givesOf(row.product, { crop, kgPerJar });
   const card = cardForCrop(row.product, crop)?.card ?? cardsOf(row.product)[0];
   const pieces = card?.steps.some(({ step }) => TO_PIECES.test(step)) ?? false;
   const waits = card ? daySequence(card).map(({ step }) => step.waitMinutes[0]) : [];
@@ -198,7 +132,7 @@ function recipeOf(
     product: row.product,
     jar,
     crops,
-    ...(gives && perJarGiven !== undefined && { gives: { kind: gives.kind, perJar: perJarGiven } }),
+    ...(gives && { gives }),
     softToo: pieces,
     frozenToo: pieces,
     vessels: vessels.map(({ canner, method }) => ({ canner: canner.id, method })),
@@ -301,14 +235,10 @@ function sumOf(counts: readonly number[]): number {
 function withByProducts(recipes: readonly SeasonRecipe[]): SeasonRecipe[] {
   const given = new Set(recipes.flatMap(({ gives }) => gives?.kind ?? []));
   const second = recipes.flatMap((recipe): SeasonRecipe[] => {
-    const crop = recipe.crops[0];
-    const kind = recipe.product === 'tomato-juice' ? 'thin juice' : 'peels and cores';
-    const fed = recipe.product === 'tomato-juice' || (recipe.product === 'jelly-no-pectin' && crop?.crop === 'apple');
-    if (!fed || !given.has(kind) || !crop) return [];
-    // Thin juice is ladled off ready: a quart is a quart. Peels and cores give juice as the fruit they are of.
-    const perJar = kind === 'thin juice' ? quartsPerJar(recipe.jar) : crop.kgPerJar;
+    const takes = recipe.crops[0] && takesOf(recipe.product, recipe.jar, recipe.crops[0]);
+    if (!takes || !given.has(takes.kind)) return [];
     const { gives: _, ...rest } = recipe;
-    return [{ ...rest, id: `${recipe.id} from ${kind}`, crops: [], takes: { kind, perJar } }];
+    return [{ ...rest, id: `${recipe.id} from ${takes.kind}`, crops: [], takes }];
   });
   const byId = new Map([...recipes, ...second].map((recipe) => [recipe.id, recipe]));
   return [...byId.values()];

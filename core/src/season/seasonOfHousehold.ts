@@ -1,4 +1,4 @@
-import { type Batch, ofLoad } from '../day/batch';
+import { type Batch } from '../day/batch';
 import { timedUses } from '../day/timedUses';
 import { type ProduceId } from '../handbook/produce';
 import { type LotChange } from '../harvest/lotChange';
@@ -13,12 +13,14 @@ import { type ShelfGoal } from '../pantry/shelfGoal';
 import { type HouseholdPages } from '../process/findProcess';
 import { type HardwareMove, hardwareKey, usualMouth } from '../supplies/hardware';
 import { type LearnedYields } from '../yields/yieldModel';
+import { comingBatches, comingJars } from './comingJars';
 import { expectedArrivals, type Outlook } from './expectedArrivals';
 import { localDay } from '../measure/localTime';
 import { type DaysGiven, givenDays } from './givenDays';
 import { withQuietDays } from './quietDays';
 import { type LeftOut, recipesFor, type SeasonKitchen } from './recipesFor';
 import {
+  goalKey,
   type SeasonGoal,
   type SeasonPin,
   type SeasonProblem,
@@ -65,8 +67,6 @@ export interface HouseholdSeason {
 }
 
 const DAY_MS = 24 * 60 * 60_000;
-/** A planned batch this old that stored nothing was not made. */
-const STILL_COMING_MS = 3 * DAY_MS;
 /** Seven years in ten bring more: half a spread below the middle. */
 const CAUTIOUS_SPREADS = 0.52;
 const CAUTIOUS_SURE = 0.8;
@@ -125,7 +125,7 @@ export function seasonOfHousehold(
 
 /** Goals with what stands on the shelf and what is planned for it by hand. */
 function goalsOf(household: SeasonHousehold, now: number): SeasonGoal[] {
-  const coming = comingBatches(household, now);
+  const coming = comingJars(household, now);
   return household.goals.flatMap(({ product, jar, jars, priority }): SeasonGoal[] => {
     if (jars === null || jars === 0) return [];
     const here = household.stocked
@@ -137,21 +137,9 @@ function goalsOf(household: SeasonHousehold, now: number): SeasonGoal[] {
           lot.placeKind !== 'aside',
       )
       .reduce((sum, lot) => sum + lot.jars, 0);
-    const planned = coming
-      .filter((batch) => batch.product === product)
-      .flatMap((batch) => batch.loads.filter((load) => ofLoad(batch, load).jar === jar))
-      .filter(({ id }) => !household.storedLoads.has(id))
-      .reduce((sum, load) => sum + load.jars, 0);
+    const planned = coming.get(goalKey({ product, jar })) ?? 0;
     return [{ product, jar, priority, want: jars, have: here + planned }];
   });
-}
-
-/** Batches that are planned by hand and whose jars do not stand on the shelf yet. */
-function comingBatches({ batches, storedLoads }: SeasonHousehold, now: number): Batch[] {
-  return batches.filter(
-    ({ againOf, startAt, loads }) =>
-      againOf === undefined && startAt > now - STILL_COMING_MS && loads.some(({ id }) => !storedLoads.has(id)),
-  );
 }
 
 function below({ arrivals, spreads }: Outlook): Outlook {
