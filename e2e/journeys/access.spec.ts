@@ -33,6 +33,7 @@ const SCREENS = [
   '/plan/changes',
   '/plan/buy',
   '/plan/what-if',
+  '/plan/spring',
   '/plan/years',
   '/plan/on/2026-09-05',
   '/kitchen',

@@ -159,3 +159,67 @@ test('what if stands beside the plan, and a server that stops leaves the plan as
     expect((await season()).plan).toEqual(before.plan);
   });
 });
+
+test('the coming garden: what each crop comes to, what its beds of now give, and when it is sown', async ({ page }) => {
+  const watch = watchPage(page);
+  const hands = kitchenHands(page, server.address);
+
+  await test.step('in a year with jars and beds: what each crop comes to, and when it is sown', async () => {
+    await hands.goto('/plan/season');
+    await hands.press('Next spring');
+    const beds = page.getByRole('list', { name: 'What to set' });
+    await expect(beds.getByRole('listitem').filter({ hasText: 'Paste tomatoes' })).toContainText(
+      /set \d+ plants.*60 plants now: enough in .* year/,
+      PLANNED,
+    );
+    await expect(beds.getByRole('listitem').filter({ hasText: 'Sour cherries' })).toContainText('2 trees now');
+    const sown = page.getByRole('list', { name: 'Sowing list' });
+    await expect(sown.getByRole('listitem').filter({ hasText: 'Paste tomatoes' })).toContainText(
+      /in pots about \d+ \w+; out about \d+ \w+, not before your last frost/,
+    );
+    // Trees that are enough need no line.
+    await expect(sown).not.toContainText('Sour cherries');
+    await expect(page.getByText(/extension office knows your frosts/)).toBeVisible();
+    const [file] = await Promise.all([page.waitForEvent('download'), hands.press('As CSV')]);
+    const rows = readFileSync(await file.path(), 'utf8')
+      .trim()
+      .split('\r\n');
+    expect(rows[0]).toBe('what,set,sow,set out,not before last frost');
+    expect(rows.find((row) => row.startsWith('Paste tomatoes'))).toMatch(
+      /^Paste tomatoes,\d+ plants,20\d\d-\d\d-\d\d,20\d\d-\d\d-\d\d,yes$/,
+    );
+    await watch.fits();
+  });
+});
+
+test('a first spring with nothing on the shelf: wanted by name, sown by the common figures', async ({ page }) => {
+  const fresh = await RealServer.start();
+  try {
+    const watch = watchPage(page);
+    const hands = kitchenHands(page, fresh.address);
+    await hands.setUpKitchen('800');
+    await hands.goto('/plan/spring');
+    await hands.press('Say what is wanted');
+    await hands.press(/^Want 12 pints/);
+    await expect(page.getByRole('alert')).toContainText('What is to be in them?');
+    await page.getByRole('textbox', { name: 'What is wanted' }).fill('crushed tom');
+    await page.getByRole('radio', { name: 'Crushed tomatoes' }).click();
+    await page.getByRole('radio', { name: 'quarts' }).click();
+    await page.getByRole('textbox', { name: 'Jars for a year' }).fill('42');
+    await page.getByRole('textbox', { name: 'Jars for a year' }).press('Enter');
+    await hands.press('Want 42 quarts crushed tomatoes');
+    await expect(page.getByRole('link', { name: /Crushed tomatoes/ })).toContainText('42 quarts');
+    await watch.fits();
+    await hands.goto('/plan/spring');
+    const bed = page.getByRole('listitem').filter({ hasText: 'Paste tomatoes' }).first();
+    await expect(bed).toContainText('none grow here yet', PLANNED);
+    // 42 quarts take 22 lb for each seven, 10 lb grow on a plant: 14, and more for eight years in ten.
+    const set = Number(/set (\d+) plants/.exec((await bed.textContent()) ?? '')?.[1]);
+    expect(set).toBeGreaterThan(14);
+    expect(set).toBeLessThan(30);
+    await expect(page.getByRole('list', { name: 'Sowing list' })).toContainText('7 weeks in pots, then out');
+    await watch.fits();
+  } finally {
+    await fresh.stop();
+  }
+});

@@ -5,6 +5,7 @@ import { tellDayLatest } from './dayLatest';
 import { tellDayPlan } from './dayPlan';
 import { tellForecast } from './forecast';
 import { tellRest } from './rest';
+import { tellSpring } from './spring';
 import { type WorkName } from './startWork';
 
 /** All that is worked out beside the page is one file: it shares the handbook, and is fetched and kept once. */
@@ -16,6 +17,7 @@ const WORK: Readonly<Record<WorkName, (data: never) => void>> = {
   dayLatest: tellDayLatest,
   forecast: tellForecast,
   rest: tellRest,
+  spring: tellSpring,
 };
 
 self.onmessage = ({ data }: MessageEvent) => WORK[self.name as WorkName](data as never);

@@ -1,7 +1,7 @@
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { type DayEnd } from '@/workers/dayEnd';
 import { keyOf } from './dayQuestion';
-import { useTold } from './useTold';
+import { useTold } from '@/workers/useTold';
 
 const SETTLE_MS = 400;
 

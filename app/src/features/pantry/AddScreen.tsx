@@ -1,7 +1,5 @@
 import { readDay } from '@hoddle/core/formats/readDay';
 import { JAR_SIZES, type JarSize, JARS } from '@hoddle/core/handbook/jars';
-import { findProduct, type ProductId, productRow } from '@hoddle/core/handbook/products';
-import { productCalled } from '@hoddle/core/handbook/nearProducts';
 import { MOST_JARS } from '@hoddle/core/pantry/jarLot';
 import { bestBy } from '@hoddle/core/pantry/keepsUntil';
 import { useRouter } from 'expo-router';
@@ -9,14 +7,13 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { useHousehold, useNow } from '@/store/useHousehold';
-import { useProductSearch } from '@/store/useProductSearch';
 import { ChipRadio } from '@/ui/ChipRadio';
 import { Key } from '@/ui/Key';
-import { RadioRow } from '@/ui/RadioRow';
 import { Screen } from '@/ui/Screen';
 import { CountStepper } from '@/ui/CountStepper';
 import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
+import { ProductField, productOf } from './ProductField';
 import { useJarsIn } from './useJarsIn';
 
 /** Jars that stand on the shelf and that nobody wrote down: what, how many, when made, where. */
@@ -32,10 +29,8 @@ export function AddScreen() {
   const [asked, setAsked] = useState(false);
   const shelves = household.places.filter(({ kind }) => kind === 'shelf' || kind === 'aside');
   const [place, setPlace] = useState(shelves[0]?.id ?? 'shelf');
-  const product = (productCalled(food) ?? findProduct(food))?.product as ProductId | undefined;
+  const product = productOf(food);
   const day = readDay(made, { dayFirst: household.units === 'metric', now, timeZone: household.kitchen.timeZone });
-  const { search } = useProductSearch();
-  const offered = product || food.trim() === '' ? [] : search(food, 5);
   const save = () => {
     setAsked(true);
     if (!product || day.kind === 'fault') return;
@@ -67,11 +62,7 @@ export function AddScreen() {
       }
     >
       <View className="max-w-[640px] gap-4">
-        <TextField label="What is in them" value={food} onChange={setFood} wrong={asked && !product} />
-        {product && <RadioRow words={productRow(product).name} chosen onPress={() => undefined} />}
-        {offered.map(({ product: id, name }) => (
-          <RadioRow key={id} words={name} chosen={false} onPress={() => setFood(name)} />
-        ))}
+        <ProductField label="What is in them" words={food} onWords={setFood} wrong={asked && !product} />
         <View role="radiogroup" aria-label="Jar" className="flex-row flex-wrap gap-2">
           {JAR_SIZES.map((size) => (
             <ChipRadio key={size} words={JARS[size].several} chosen={size === jar} onPress={() => setJar(size)} />

@@ -11,6 +11,7 @@ import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { aboutWhen, lastsWords } from './pantryWords';
 import { useForecasts } from './usePantry';
+import { WantMore } from './WantMore';
 
 /** Every product with what is wanted of it, what its use proposes, and what will be short until the next crop. */
 export function WantedScreen() {
@@ -41,7 +42,9 @@ export function WantedScreen() {
       }
     >
       <View className="max-w-[720px]">
-        {forecasts.length === 0 && <Words className="px-4">With the first jars on the shelf, this page fills.</Words>}
+        {forecasts.length === 0 && (
+          <Words className="px-4 pb-3">Jars that are used propose their number here. Until then say it yourself.</Words>
+        )}
         {forecasts.map((each) => {
           const goal = goalOf(each)?.jars ?? undefined;
           const { several } = JARS[each.jar];
@@ -82,6 +85,9 @@ export function WantedScreen() {
             </RowLink>
           );
         })}
+        <View className="p-4">
+          <WantMore />
+        </View>
       </View>
     </Screen>
   );

@@ -135,6 +135,7 @@ function Ways() {
       <Key look="outline" words="Shopping list" onPress={() => router.navigate('/plan/buy')} />
       <Key look="outline" words="What if" onPress={() => router.navigate('/plan/what-if')} />
       <Key look="outline" words="Jars wanted" onPress={() => router.navigate('/shelf/wanted')} />
+      <Key look="outline" words="Next spring" onPress={() => router.navigate('/plan/spring')} />
       <Key look="outline" words="Years so far" onPress={() => router.navigate('/plan/years')} />
     </View>
   );

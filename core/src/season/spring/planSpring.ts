@@ -1,6 +1,7 @@
 import { type JarSize } from '../../handbook/jars';
 import { type ProduceId } from '../../handbook/produce';
 import { type ProductId } from '../../handbook/products';
+import { sowingRow } from '../../handbook/sowing';
 import { type Draws, drawsFrom } from '../../measure/draws';
 import { type Range } from '../../measure/range';
 import { usedFrom } from '../../pantry/runOut';
@@ -40,7 +41,7 @@ export interface SpringBed extends SpringCrop {
 
 export interface SpringPlan {
   readonly jars: readonly SpringJars[];
-  /** Those that something is wanted of, the most missing first. */
+  /** Those that something is wanted of, the most missing first; what stands there for years and is enough last. */
   readonly beds: readonly SpringBed[];
   /** Crops that grow here and that nothing wanted takes. */
   readonly unused: readonly SpringCrop[];
@@ -110,9 +111,17 @@ export function planSpring({ now, goals, crops }: SpringProblem, seed = 1, tries
       const jarsOf = { product, jar, jars: { p50: quantile(own, 0.5), p80: quantile(own, ENOUGH) } };
       return isMuchMore(goal, eaten) ? { ...jarsOf, eaten } : jarsOf;
     }),
-    beds: beds.sort((a, b) => b.shortKg / (b.needKg.p50 || 1) - a.shortKg / (a.needKg.p50 || 1)),
+    beds: beds.sort((a, b) => shortPart(b) - shortPart(a) || Number(isLasting(a)) - Number(isLasting(b))),
     unused: crops.filter(({ crop, now: there }) => there > 0 && !wanted(crop)),
   };
+}
+
+function shortPart({ shortKg, needKg }: SpringBed): number {
+  return shortKg / Math.max(1e-9, needKg.p50);
+}
+
+function isLasting({ crop }: SpringBed): boolean {
+  return sowingRow(crop).begun === 'lasting';
 }
 
 /** Year by year the jars that the coming crop is to fill, which is what is wanted less what is left by then, and those eaten. */

@@ -52,4 +52,4 @@ export interface SpringProblem {
 }
 
 /** Chances in the middle of equal parts: a quantity is told by its values there, and drawn as one of them. */
-export const MIDDLES: readonly number[] = Array.from({ length: 15 }, (_, i) => (i + 0.5) / 15);
+export const MIDDLES: readonly number[] = Array.from({ length: 9 }, (_, i) => (i + 0.5) / 9);

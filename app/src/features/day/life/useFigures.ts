@@ -1,7 +1,7 @@
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { type DayFigures } from '@/workers/dayCompare';
 import { keyOf } from '../dayQuestion';
-import { useTold } from '../useTold';
+import { useTold } from '@/workers/useTold';
 
 /** What each of some days comes to; undefined until a plan of it is found, and told anew with every better one. */
 export function useFigures(questions: readonly DayQuestion[]): readonly (DayFigures | undefined)[] {

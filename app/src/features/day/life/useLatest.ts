@@ -1,7 +1,7 @@
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { type LatestBegin } from '@/workers/dayLatest';
 import { keyOf } from '../dayQuestion';
-import { useTold } from '../useTold';
+import { useTold } from '@/workers/useTold';
 
 /** How late a day can begin and still be ready when it is to be, in minutes after its beginning; undefined until it is found. */
 export function useLatest(question: DayQuestion): number | undefined {

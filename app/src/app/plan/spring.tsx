@@ -1,0 +1,3 @@
+import { SpringScreen } from '@/features/season/spring/SpringScreen';
+
+export default SpringScreen;
