@@ -25,13 +25,13 @@ export const COOL_WATER_STEP = 'cool-water';
 export const COOLED_HOLD_MIN = 3;
 
 /**
- * Raw jars never go into a canner that has boiled: cold water brings it down before them, hot water out first. Where all of a
+ * Raw jars never go into a canner that has boiled that day: cold water brings it down before them, hot water out first. Where all of a
  * canner's jars are raw the first of its loads needs none, since its water is heated no further; the load that can be ready
  * first is that one.
  */
 export function withCooling(
   tasks: readonly DayTask[],
-  cannerId: string,
+  { id: cannerId, water }: { readonly id: string; readonly water: string },
   loads: readonly LoadAsked[],
   hands: Hands,
 ): DayTask[] {
@@ -40,7 +40,7 @@ export function withCooling(
   const first = raw.length === loads.length ? soonest(raw, tasks) : undefined;
   const cooled = raw
     .filter((load) => load !== first)
-    .map((load) => coolTask(load, first ? `unload ${first.load.id}` : `preheat ${cannerId}`, cannerId, hands));
+    .map((load) => coolTask(load, first ? `unload ${first.load.id}` : water, cannerId, hands));
   const before = new Map(cooled.map((task) => [`load ${task.loadId}`, task]));
   return tasks.flatMap((task) => {
     const cool = before.get(task.id);
@@ -98,7 +98,7 @@ export function readyAt(tasks: readonly DayTask[]): (loadId: string) => number {
         ? []
         : [startOf(lag.task) + (own?.minutes.p50 ?? 0)];
     });
-    const start = Math.max(0, ...ends);
+    const start = Math.max(byId.get(id)?.releaseMin ?? 0, ...ends);
     known.set(id, start);
     return start;
   };

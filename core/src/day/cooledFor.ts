@@ -1,8 +1,8 @@
 import { type Lag, type Literal, type Mode, type SearchTask } from '../scheduling/scheduleProblem';
 import { COOL_WATER_STEP, coolMinutes } from './coolWater';
-import { paceOf } from './dayKitchen';
+import { paceOf, waterId } from './dayKitchen';
 import { cannerResource, HANDS } from './dayProblem';
-import { type Choice, coolId, type ModelGround, opposite, waterId } from './modelGround';
+import { type Choice, coolId, type ModelGround, opposite, type Water, waterName } from './modelGround';
 import { type LoadInCanner, questionOf } from './taskChain';
 
 /** Cold water for raw jars that are not the first into a canner. See `withCooling`. */
@@ -14,19 +14,20 @@ export function coolingOf(ground: ModelGround, choice: Choice): SearchTask[] {
   const after: Lag[] = [];
   const modes: Mode[] = [];
   for (const canner of able) {
-    const others = ground.choices.filter((other) => other !== choice && other.able.includes(canner));
+    const water = { canner, day: choice.day };
+    const others = ground.usersOf(water).filter((other) => other !== choice);
     if (others.length === 0) continue;
     const when = `water of ${canner} is cooled for ${id}`;
     const minutes = coolMinutes(questionOf(choice.inCanner.get(canner) as LoadInCanner, ground.question), pace).p50;
     modes.push({ when, minutes, needs: { [cannerResource(canner)]: 1 } });
     const here = ground.isIn(choice, canner);
-    const firsts = firstsOf(ground, canner);
+    const firsts = firstsOf(ground, water);
     const isFirst = firsts.get(choice) as Literal;
     ground.clause(`!${when}`, here);
     ground.clause(`!${when}`, `!${isFirst}`);
     ground.clause(`!${when}`, ...others.map((other) => ground.isIn(other, canner)));
     for (const other of others) ground.clause(when, opposite(here), isFirst, opposite(ground.isIn(other, canner)));
-    after.push(ground.following(waterId(canner), when));
+    after.push(ground.following(waterId(canner, choice.day), when));
     for (const other of others.filter(({ isRaw }) => isRaw)) {
       const both = `${id} follows ${other.id} in ${canner}`;
       const leads = firsts.get(other) as Literal;
@@ -44,13 +45,15 @@ export function coolingOf(ground: ModelGround, choice: Choice): SearchTask[] {
 }
 
 /** Where all jars of a canner are raw, one of those that can be ready first needs no cold water: which one, by literals. */
-function firstsOf(ground: ModelGround, canner: string): ReadonlyMap<Choice, Literal> {
-  const known = ground.firsts.get(canner);
+function firstsOf(ground: ModelGround, water: Water): ReadonlyMap<Choice, Literal> {
+  const { canner } = water;
+  const name = waterName(water);
+  const known = ground.firsts.get(name);
   if (known) return known;
-  const users = ground.choices.filter(({ able }) => able.includes(canner));
+  const users = ground.usersOf(water);
   const raw = users.filter(({ isRaw }) => isRaw);
-  const literals = new Map(raw.map((choice) => [choice, `${choice.id} is first of raw jars in ${canner}`]));
-  ground.firsts.set(canner, literals);
+  const literals = new Map(raw.map((choice) => [choice, `${choice.id} is first of raw jars in ${name}`]));
+  ground.firsts.set(name, literals);
   const cooked = users.filter(({ isRaw }) => !isRaw);
   for (const [choice, own] of literals) {
     const here = ground.isIn(choice, canner);

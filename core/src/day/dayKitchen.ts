@@ -26,8 +26,28 @@ export interface DayKitchen {
   readonly paces?: ReadonlyMap<string, number>;
   /** Minute of the plan by which the produce of a batch must be taken in hand, or it spoils; by batch id. */
   readonly useBy?: ReadonlyMap<string, number>;
+  /** Batches of a later day that is planned together with the first one, by their ids. */
+  readonly later?: ReadonlyMap<string, Later>;
   /** Which canner a load goes into; what the batch says unless it is told here. */
   readonly cannerOf?: Assignment;
+}
+
+/** When a batch of a later day of the plan may begin. */
+export interface Later {
+  /** Days after the first one. */
+  readonly days: number;
+  /** Minute of the plan before which nothing of it is begun. */
+  readonly fromMin: number;
+}
+
+/** How many days after the first one a batch belongs to. */
+export function daysLater(batchId: string, { later }: Pick<DayKitchen, 'later'>): number {
+  return later?.get(batchId)?.days ?? 0;
+}
+
+/** The id of the task in which a canner's water is heated: once a day, since a night cools it. */
+export function waterId(cannerId: string, days = 0): string {
+  return days === 0 ? `preheat ${cannerId}` : `preheat ${cannerId} ${days}`;
 }
 
 /** The canner a load goes into. @throws RangeError when the kitchen has none like it */

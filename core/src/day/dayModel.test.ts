@@ -9,7 +9,7 @@ import { ableCanners } from './ableCanners';
 import { type Batch } from './batch';
 import { dayModel } from './dayModel';
 import { scheduleProblemOf } from './dayProblem';
-import { USUAL_KITCHEN } from './kitchenSetup';
+import { DAY_MIN, USUAL_KITCHEN } from './kitchenSetup';
 import { planDay } from './planDay';
 import { type DayQuestion, problemOf } from './questionOfDay';
 import { type DayProgress } from './restOfDay';
@@ -52,10 +52,14 @@ const days = (most: number) =>
         ].map((own) => own.map((c) => pots[c]!)),
       ),
       startMinute: fc.constantFrom(7 * 60, 11 * 60, 17 * 60),
+      tomorrow: fc.boolean(),
     })
-    .map(({ kinds, canners, startMinute }): DayQuestion => {
+    .map(({ kinds, canners, startMinute, tomorrow }): DayQuestion => {
       const batches = kinds.map(([kind, jars], k) => madeOf(k, kind, jars));
-      return { batches, canners, setup: USUAL_KITCHEN, startMinute };
+      // The last one belongs to the next day, from 8 in the morning on.
+      const fromMin = DAY_MIN - startMinute + 8 * 60;
+      const later = new Map(batches.slice(-1).map(({ id }) => [id, { days: 1, fromMin }] as const));
+      return { batches, canners, setup: USUAL_KITCHEN, startMinute, ...(tomorrow && { later }) };
     })
     .filter((question) => [...ableCanners(question).values()].every((able) => able.length > 0));
 
@@ -106,7 +110,7 @@ function progressAt(question: DayQuestion, into: ReadonlyMap<string, string>, pa
 /** How far the day has come: not begun in two of three. */
 const parts = fc.oneof(
   { weight: 2, arbitrary: fc.constant(0) },
-  { weight: 1, arbitrary: fc.double({ min: 0.05, max: 0.95 }) },
+  { weight: 1, arbitrary: fc.double({ min: 0.05, max: 0.95, noNaN: true }) },
 );
 
 test('whichever canners the loads are put into, and however far the day has come, the model is that day, task for task', () => {

@@ -1,9 +1,9 @@
 import { type Lag, type Mode, type ScheduleProblem, type SearchTask } from '../scheduling/scheduleProblem';
 import { COOLED_HOLD_MIN } from './coolWater';
 import { coolingOf } from './cooledFor';
-import { type Assignment } from './dayKitchen';
+import { type Assignment, waterId } from './dayKitchen';
 import { cannerResource, type DayProblem, scheduleProblemOf } from './dayProblem';
-import { BEGIN, type Choice, choicesOf, coolId, inLiteral, ModelGround, waterId, whenTold } from './modelGround';
+import { BEGIN, type Choice, choicesOf, coolId, inLiteral, ModelGround, whenTold } from './modelGround';
 import { type DayQuestion, problemOf } from './questionOfDay';
 import { tieWater, waterOf } from './waterInTime';
 import { IN_CANNER } from './wish';
@@ -46,7 +46,7 @@ class ModelBuilder {
       ({ kind, loadId }) =>
         kind !== 'preheat' && kind !== 'cool-water' && !(IN_CANNER.includes(kind) && isOpen.has(loadId ?? '')),
     );
-    const water = canners.flatMap((canner) => waterOf(this.ground, canner));
+    const water = this.ground.waters.flatMap((own) => waterOf(this.ground, own));
     const isHeated = new Set(water.map(({ id }) => id));
     const cooling = choices.filter(({ isRaw }) => isRaw).flatMap((choice) => coolingOf(this.ground, choice));
     const staged = choices.flatMap((choice) => (choice.able.length > 1 ? this.stagesOf(choice, base) : []));
@@ -54,7 +54,7 @@ class ModelBuilder {
       const choice = choices.find(({ id }) => task.id === `load ${id}`);
       return choice ? { ...task, after: this.beforeLoading(task, choice, cooling, isHeated) } : withoutWater(task);
     });
-    if (isTied) for (const canner of canners) tieWater(this.ground, canner, tasks, cooling, isHeated);
+    if (isTied) for (const own of this.ground.waters) tieWater(this.ground, own, tasks, cooling, isHeated);
     const all = [...water, ...cooling, ...tasks].map((task) => dueBy(task, question.overByMin));
     const isBegun = all.some(({ after = [] }) => after.some((lag) => lag.task === BEGIN.id));
     return {
@@ -138,8 +138,8 @@ class ModelBuilder {
   ): Lag[] {
     const { after = [] } = withoutWater(task);
     const hot = choice.able
-      .filter((canner) => isHeated.has(waterId(canner)))
-      .map((canner): Lag => ({ task: waterId(canner), ...whenTold(this.ground.isIn(choice, canner)) }));
+      .filter((canner) => isHeated.has(waterId(canner, choice.day)))
+      .map((canner): Lag => ({ task: waterId(canner, choice.day), ...whenTold(this.ground.isIn(choice, canner)) }));
     const cool = cooling
       .filter(({ id }) => id === coolId(choice.id))
       .map(({ id }): Lag => ({ task: id, maxLag: COOLED_HOLD_MIN }));

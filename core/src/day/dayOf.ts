@@ -11,7 +11,7 @@ import { errandTasks } from './errandTasks';
 import { isLongWait } from './longWait';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf, together, wordsInCanner } from './sharedLoad';
 import { STERILE_HOLD_MIN, sterileJars } from './sterileJars';
-import { type DayKitchen, cannerFor, paceOf } from './dayKitchen';
+import { cannerFor, type DayKitchen, daysLater, type Later, paceOf, waterId } from './dayKitchen';
 import { plus, range, times, whole } from './minutes';
 import { CUT_HOLD_MIN, JARS_HOLD_MIN, numbered, toolsOf } from './stepWork';
 import { Chain, type LoadInCanner, questionOf, stoveFor } from './taskChain';
@@ -46,15 +46,14 @@ export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProble
       }),
   );
   const used = [...new Set(loads.map(({ canner }) => canner))];
+  const waters = used.flatMap((canner) => {
+    const own = loads.filter((other) => other.canner === canner);
+    const days = [...new Set(own.map(({ batch }) => daysLater(batch.id, kitchen)))].sort((a, b) => a - b);
+    return days.map((day) => ({ canner, day, own: own.filter(({ batch }) => daysLater(batch.id, kitchen) === day) }));
+  });
   const tasks = [
-    ...used.map((canner) =>
-      preheat(
-        canner,
-        loads.filter((other) => other.canner === canner),
-        kitchen,
-      ),
-    ),
-    ...batches.flatMap((batch) => batchTasks(batch, batches, kitchen)),
+    ...waters.map(({ canner, day, own }) => preheat(canner, own, kitchen, day)),
+    ...batches.flatMap((batch) => notBefore(batchTasks(batch, batches, kitchen), kitchen.later?.get(batch.id))),
     ...errandTasks(kitchen),
   ];
   return {
@@ -63,25 +62,25 @@ export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProble
       used.map(({ id }) => id),
       toolsNamedBy(batches),
     ),
-    tasks: used.reduce<DayTask[]>((all, canner) => {
-      const own = loads.filter((other) => other.canner === canner);
+    tasks: waters.reduce<DayTask[]>((all, { canner, day, own }) => {
       const asked = own.map(({ batch, load }) => ({
         batch,
         load,
         question: questionOf({ batch, load, canner }, kitchen),
       }));
-      return withCooling(all, canner.id, asked, { pace: paceOf(COOL_WATER_STEP, kitchen), units: kitchen.setup.units });
+      const hands = { pace: paceOf(COOL_WATER_STEP, kitchen), units: kitchen.setup.units };
+      return withCooling(all, { id: canner.id, water: waterId(canner.id, day) }, asked, hands);
     }, tasks),
   };
 }
 
 /** The water of a canner, heated for these loads. */
-export function preheat(canner: Canner, loads: readonly LoadInCanner[], kitchen: DayKitchen): DayTask {
+export function preheat(canner: Canner, loads: readonly LoadInCanner[], kitchen: DayKitchen, day = 0): DayTask {
   // The load that wants the most heat rules: its water has to be hot whichever goes first.
   const ranges = loads.map((load) => preheatMinutes(questionOf(load, kitchen)));
   const longest = ranges.reduce((a, b) => (b.p50 > a.p50 ? b : a));
   return {
-    id: `preheat ${canner.id}`,
+    id: waterId(canner.id, day),
     kind: 'preheat',
     words: 'Water on',
     minutes: whole(longest),
@@ -89,7 +88,13 @@ export function preheat(canner: Canner, loads: readonly LoadInCanner[], kitchen:
     after: [],
     late: true,
     cannerId: canner.id,
+    ...(day > 0 && { releaseMin: Math.min(...loads.map(({ batch }) => kitchen.later?.get(batch.id)?.fromMin ?? 0)) }),
   };
+}
+
+/** Nothing of a batch is begun before its own day. */
+function notBefore(tasks: DayTask[], later: Later | undefined): DayTask[] {
+  return later ? tasks.map((task) => ({ ...task, releaseMin: Math.max(task.releaseMin ?? 0, later.fromMin) })) : tasks;
 }
 
 function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen): DayTask[] {

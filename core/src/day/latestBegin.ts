@@ -9,11 +9,14 @@ const NODES_A_TRY = 400;
 
 /** The same day, begun so many minutes later, on the same date. */
 export function begunLater(question: DayQuestion, byMin: number): DayQuestion {
-  const { startMinute, useBy, wishes, overByMin } = question;
+  const { startMinute, useBy, wishes, overByMin, later } = question;
   return {
     ...question,
     startMinute: startMinute + byMin,
     ...(useBy && { useBy: new Map([...useBy].map(([id, minute]) => [id, Math.max(0, minute - byMin)] as const)) }),
+    ...(later && {
+      later: new Map([...later].map(([id, own]) => [id, { ...own, fromMin: own.fromMin - byMin }] as const)),
+    }),
     ...(wishes && {
       wishes: wishes.map((wish) => (wish.kind === 'pin' ? { ...wish, atMin: wish.atMin - byMin } : wish)),
     }),

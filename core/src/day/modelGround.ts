@@ -2,7 +2,7 @@ import { wantsCoolWater } from '../canner/heatUp';
 import { type Lag, type Literal, type SearchTask } from '../scheduling/scheduleProblem';
 import { isCanned } from './batch';
 import { readyAt } from './coolWater';
-import { type Assignment, cannerFor } from './dayKitchen';
+import { type Assignment, cannerFor, daysLater } from './dayKitchen';
 import { dayOf } from './dayOf';
 import { type DayProblem } from './dayProblem';
 import { type DayQuestion } from './questionOfDay';
@@ -16,11 +16,24 @@ export const BEGIN: SearchTask = { id: 'begin', minutes: 0, needs: {}, due: 0 };
 export interface Choice {
   readonly id: string;
   readonly able: readonly string[];
+  /** Days after the first one of the plan. */
+  readonly day: number;
   readonly inCanner: ReadonlyMap<string, LoadInCanner>;
   /** Whether its jars go into water that has not boiled. */
   readonly isRaw: boolean;
   /** Loads of equal rank stand for each other; of those with raw jars the lowest can be ready first. */
   readonly rank: number;
+}
+
+/** The water of a canner on one day of the plan. */
+export interface Water {
+  readonly canner: string;
+  readonly day: number;
+}
+
+/** What it is called in literals. */
+export function waterName({ canner, day }: Water): string {
+  return day === 0 ? canner : `${canner} on day ${day}`;
 }
 
 /** Literals that hold always or never are told as such. */
@@ -53,7 +66,7 @@ export function choicesOf(
         const key = `${String(ready(load.id)).padStart(9, '0')} ${alike}`;
         if (!ranks.has(key)) ranks.set(key, ready(load.id) * 1_000 + ranks.size);
         return {
-          ...{ id: load.id, able: ids, inCanner, rank: ranks.get(key) as number },
+          ...{ id: load.id, able: ids, inCanner, rank: ranks.get(key) as number, day: daysLater(batch.id, question) },
           isRaw: wantsCoolWater({ method: batch.method, pack: batch.pack }),
         };
       }),
@@ -64,7 +77,8 @@ export function choicesOf(
 export class ModelGround {
   readonly clauses: Literal[][] = [];
   readonly canners: readonly string[];
-  /** Of each canner whose jars may all be raw: the literals that a load is the one that needs no cold water. */
+  readonly waters: readonly Water[];
+  /** Of each water whose jars may all be raw: the literals that a load is the one that needs no cold water. */
   readonly firsts = new Map<string, ReadonlyMap<Choice, Literal>>();
 
   constructor(
@@ -73,6 +87,15 @@ export class ModelGround {
     readonly choices: readonly Choice[],
   ) {
     this.canners = [...new Set(choices.flatMap(({ able }) => able))];
+    this.waters = this.canners.flatMap((canner) => {
+      const days = new Set(choices.filter(({ able }) => able.includes(canner)).map(({ day }) => day));
+      return [...days].sort((a, b) => a - b).map((day) => ({ canner, day }));
+    });
+  }
+
+  /** The loads that may go into a water. */
+  usersOf({ canner, day }: Water): Choice[] {
+    return this.choices.filter((choice) => choice.able.includes(canner) && choice.day === day);
   }
 
   /** Whether a load goes into a canner. */
@@ -110,11 +133,6 @@ export function opposite(told: Told): Told {
 /** A lag's literal, for one that does not hold always. */
 export function whenTold(told: Told): { when?: Literal } {
   return typeof told === 'string' ? { when: told } : {};
-}
-
-/** The id of the task in which a canner's water is heated. */
-export function waterId(canner: string): string {
-  return `preheat ${canner}`;
 }
 
 /** The id of the task in which water is cooled for a load. */

@@ -9,7 +9,7 @@ import { cannerWords } from './cannerWords';
 import { BURNERS, CANNER_BURNERS, cannerResource, type DayTask, HANDS, WATCH } from './dayProblem';
 import { type LoadOfBatch } from './sharedLoad';
 import { type Lag } from '../scheduling/scheduleProblem';
-import { type DayKitchen, paceOf } from './dayKitchen';
+import { type DayKitchen, daysLater, paceOf, waterId } from './dayKitchen';
 import { type Span, plus, range, times, whole } from './minutes';
 import {
   CUT_HOLD_MIN,
@@ -213,7 +213,7 @@ export class Chain {
       this.push({ id, kind, words: said, minutes, needs, cannerId: canner.id });
       this.pending = [{ task: id, maxLag }];
     };
-    this.require({ task: `preheat ${canner.id}` });
+    this.require({ task: waterId(canner.id, daysLater(batch.id, kitchen)) });
     add('load', `Load ${jars}`, range(CANNER_STEPS.load), { ...vessel, ...stoveFor(canner), [HANDS]: 1 }, 0);
     add('heat-up', words.heatUp, whole(heating), fired, 0);
     add('process', words.process, { p10: process, p50: process, p90: process }, fired, 0);
