@@ -5,9 +5,13 @@ import { type useHousehold } from './useHousehold';
 
 type Known = Pick<ReturnType<typeof useHousehold>, 'household' | 'batches' | 'events' | 'dayEvents'>;
 
-/** The kitchen with what it has shown of itself: one household, one answer for every screen that asks. */
-export function kitchenNow({ household, batches, events, dayEvents }: Known, without?: string) {
-  return shown(household, batches, dayEvents, statesOf(batches, events), without);
+/**
+ * The kitchen with what it has shown of itself: one household, one answer for every screen that asks.
+ *
+ * @param without dates that are left out, so that their plan stays while it is done
+ */
+export function kitchenNow({ household, batches, events, dayEvents }: Known, without: readonly string[] = []) {
+  return shown(household, batches, dayEvents, statesOf(batches, events), without.join());
 }
 
 const shown = memoizeOne(
@@ -16,6 +20,6 @@ const shown = memoizeOne(
     batches: Known['batches'],
     dayEvents: Known['dayEvents'],
     states: ReturnType<typeof statesOf>,
-    without: string | undefined,
-  ) => shownKitchen(household, { batches, dayEvents, states }, without),
+    without: string,
+  ) => shownKitchen(household, { batches, dayEvents, states }, without.split(',')),
 );

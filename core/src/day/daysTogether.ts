@@ -7,7 +7,7 @@ import { type DayTask, HANDS } from './dayProblem';
 import { type Cook, DAY_MIN } from './kitchenSetup';
 
 /** So many dates are laid out as one plan at most: nobody knows now what the fourth day brings. Common practice. */
-const MOST_DAYS = 3;
+export const MOST_DAYS = 3;
 /** A row of dates each so near the one before may hang together. */
 const NEAR_DAYS = 2;
 const MINUTE_MS = 60_000;

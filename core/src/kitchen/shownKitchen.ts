@@ -1,5 +1,6 @@
 import { type Batch } from '../day/batch';
 import { type DayKitchen } from '../day/dayKitchen';
+import { daysBetween, MOST_DAYS } from '../day/daysTogether';
 import { kitchenOf, type KitchenTold } from '../day/kitchenOf';
 import { groupBy } from '../handbook/groupBy';
 import { localDay } from '../measure/localTime';
@@ -21,17 +22,23 @@ export interface Lived {
   readonly states: ReadonlyMap<string, LoadState>;
 }
 
-/** The household's pace at each step, and in general, from the days it has run. @param without a date that is left out */
+/** The household's pace at each step, and in general, from the days it has run. @param without dates that are left out */
 export function pacesOf(
   told: KitchenTold,
   { batches, dayEvents }: Pick<Lived, 'batches' | 'dayEvents'>,
-  without?: string,
+  without: readonly string[] = [],
 ): ReturnType<typeof pacesLearned> & { readonly seen: readonly PaceSeen[] } {
   const kitchen = kitchenOf(told);
   const { timeZone, handsPace } = kitchen.setup;
   const byDay = groupBy(batches, ({ startAt }) => localDay(startAt, timeZone));
+  // What is planned together is told under its first date.
+  const dates = [...byDay.keys()];
+  const ofPlan = (day: string) =>
+    dates
+      .filter((date) => daysBetween(day, date) >= 0 && daysBetween(day, date) < MOST_DAYS)
+      .flatMap((date) => byDay.get(date) ?? []);
   const seen = [...groupBy(dayEvents, ({ day }) => day)].flatMap(([day, events]) =>
-    day === without ? [] : pacesSeen(byDay.get(day) ?? [], kitchen, dayState(events)),
+    without.includes(day) ? [] : pacesSeen(ofPlan(day), kitchen, dayState(events)),
   );
   return { seen, ...pacesLearned(seen, handsPace) };
 }
@@ -40,11 +47,11 @@ export function pacesOf(
  * The minutes a kitchen goes by: its own pace at each step, and what each canner takes to the boil and to cool. The one
  * place where a day, the kitchen, a season and the server get them from.
  *
- * @param without a date that is left out, so that the plan of a day stays while it is done
+ * @param without dates that are left out, so that the plan of a day stays while it is done
  */
-export function shownKitchen(told: KitchenTold, lived: Lived, without?: string): ShownKitchen {
+export function shownKitchen(told: KitchenTold, lived: Lived, without: readonly string[] = []): ShownKitchen {
   const kitchen = kitchenOf(told);
-  const before = lived.batches.filter(({ startAt }) => localDay(startAt, kitchen.setup.timeZone) !== without);
+  const before = lived.batches.filter(({ startAt }) => !without.includes(localDay(startAt, kitchen.setup.timeZone)));
   const { seen, general, of } = pacesOf(told, lived, without);
   return {
     ...kitchen,

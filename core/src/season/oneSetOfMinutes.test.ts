@@ -120,7 +120,7 @@ test('what a kitchen has shown is what day and season go by; a date that is left
     dayEvents: LIVED.dayEvents.filter(({ day }) => day === days[0]),
   };
   expect(shownKitchen(TOLD, one).paces?.size).toBeGreaterThan(2);
-  const without = shownKitchen(TOLD, one, days[0]);
+  const without = shownKitchen(TOLD, one, days.slice(0, 1));
   expect([without.paces, without.setup.handsPace, without.heatUpsTaken.size]).toEqual([undefined, undefined, 0]);
 });
 

@@ -12,7 +12,7 @@ import { LoadMapDrawing } from '@/features/canner/LoadMapDrawing';
 import { MissingNote } from '@/features/recipe/MissingNote';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold, useNow } from '@/store/useHousehold';
-import { clockTimeFrom, weekday } from '@/ui/clockWords';
+import { clockTimeFrom } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { JarTray } from '@/ui/JarTray';
@@ -24,9 +24,9 @@ import { Heading, Words } from '@/ui/Words';
 import { SeasonLink } from '@/features/season/SeasonLink';
 import { DayStrip } from './DayStrip';
 import { LifeLink } from './life/LifeLink';
-import { finishWords } from './finishWords';
 import { NoDay } from './NoDay';
 import { NotSoPart } from './NotSoPart';
+import { daysWords, finishWords } from './finishWords';
 import { phaseWords } from './phaseWords';
 import { SearchPart } from './SearchPart';
 import { type Day, type DayLoad, hasPlan, useDay } from './useDay';
@@ -48,7 +48,7 @@ const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {
   return (
     <Screen
       station="plan"
-      title={`${weekday(day.startAt)}, ${count}`}
+      title={`${daysWords(day)}, ${count}`}
       note={next ? (hasPlan(day) ? finishWords(day) : 'No finish time yet') : 'All loads are out of the canner.'}
       bleed
       headSide={

@@ -1,13 +1,15 @@
 import { inZone } from '@/store/householdZone';
 import { type Batch } from '@hoddle/core/day/batch';
+import { batchesTogether, laterOf } from '@hoddle/core/day/daysTogether';
 import { askedOf, beginOf } from '@hoddle/core/day/dayWish';
+import { kitchenOf } from '@hoddle/core/day/kitchenOf';
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { spoilsBy } from '@hoddle/core/day/spoilsBy';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type DayState, dayState } from '@hoddle/core/kitchen/dayState';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type LoadOrder } from '@hoddle/core/kitchen/loadState';
-import { isSameDay } from 'date-fns/isSameDay';
+import memoizeOne from 'memoize-one';
 import { kitchenNow } from '@/store/kitchenNow';
 import { standingLoads } from '@/store/standingLoads';
 import { type useHousehold } from '@/store/useHousehold';
@@ -23,11 +25,26 @@ export function ordersOf(batches: readonly Batch[], events: readonly KitchenEven
   return new Map(standingLoads(batches, events).map(({ load, order }) => [load.id, order]));
 }
 
-/** The batches of a date, in the order they begin. */
-export function batchesOf(date: number, batches: readonly Batch[]): Batch[] {
-  return batches
-    .filter((batch) => isSameDay(inZone(batch.startAt), inZone(date)))
-    .sort((a, b) => a.startAt - b.startAt);
+/** The batches that are one plan with those of a date, in the order they begin. */
+export function batchesOf(date: string, batches: readonly Batch[], { household, dayEvents }: KnownDays): Batch[] {
+  return together(date, batches, household, dayEvents);
+}
+
+type KnownDays = Pick<Known, 'household' | 'dayEvents'>;
+
+const together = memoizeOne(
+  (date: string, batches: readonly Batch[], household: Known['household'], dayEvents: Known['dayEvents']) =>
+    batchesTogether(date, batches, kitchenOf(household), closedDates(dayEvents)),
+);
+
+/** Dates whose day was closed. */
+export function closedDates(dayEvents: readonly DayEvent[]): ReadonlySet<string> {
+  return new Set(dayEvents.flatMap(({ type, day }) => (type === 'day-closed' ? [day] : [])));
+}
+
+/** The dates on which batches of a plan begin, the first one first. */
+export function datesOf(own: readonly Batch[]): string[] {
+  return [...new Set(own.map(({ startAt }) => isoDay(startAt)))].sort();
 }
 
 /** What is asked of the search for a day that begins with the first of its batches. */
@@ -36,23 +53,26 @@ export function dayQuestion(
   known: Known,
   { errands, wishes }: Pick<DayState, 'errands' | 'wishes'> = ofDay(own, known.dayEvents),
 ): DayQuestion {
-  const beginAt = beginOf(wishes, Math.min(...own.map(({ startAt }) => startAt)));
+  const plannedAt = Math.min(...own.map(({ startAt }) => startAt));
+  const beginAt = beginOf(wishes, plannedAt);
+  const later = laterOf(own, beginAt, known.household.kitchen.timeZone);
   return {
-    ...kitchenNow(known, isoDay(beginAt)),
+    ...kitchenNow(known, datesOf(own)),
     batches: own,
     startMinute: minuteOfDay(beginAt),
     weekday: inZone(beginAt).getDay(),
     errands,
     ...askedOf(wishes, beginAt),
+    ...(later.size > 0 && { later }),
     useBy: spoilsBy(own, known.batches, known.picks, known.lotChanges, beginAt),
     seed: 1,
   };
 }
 
-/** What was told of the date of these batches. */
+/** What was told of the dates of these batches. */
 function ofDay(own: readonly Batch[], dayEvents: readonly DayEvent[]): DayState {
-  const id = isoDay(Math.min(...own.map(({ startAt }) => startAt)));
-  return dayState(dayEvents.filter(({ day }) => day === id));
+  const dates = datesOf(own);
+  return dayState(dayEvents.filter(({ day }) => dates.includes(day)));
 }
 
 /** The same question has the same key, whichever objects it is made of. */

@@ -1,6 +1,16 @@
 import { pastHoursMin } from '@hoddle/core/day/pastHours';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import { clockTimeFrom, minuteOfDay, timeOfDay } from '@/ui/clockWords';
-import { type DayWithPlan } from './useDay';
+import { type Day, type DayWithPlan } from './useDay';
+
+/** "Saturday"; "Saturday and Sunday", "Friday to Sunday" where days are planned together. */
+export function daysWords({ dates }: Pick<Day, 'dates'>): string {
+  const [first = '', ...others] = dates.map((date) => format(parseISO(date), 'EEEE'));
+  const last = others.at(-1);
+  if (last === undefined) return first;
+  return `${first} ${others.length === 1 ? 'and' : 'to'} ${last}`;
+}
 
 /** "Likely 8:33 pm, 9 in 10 by 9:50 pm", and whether that is past the cooks' hours. */
 export function finishWords(day: DayWithPlan): string {

@@ -21,7 +21,7 @@ import { statesOf } from '@/store/standingLoads';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { isoDay, minuteOfDay } from '@/ui/clockWords';
 import { type PlannedDay } from '@/workers/dayPlanAnswer';
-import { batchesOf, dayQuestion, keyOf, ordersOf } from './dayQuestion';
+import { batchesOf, closedDates, dayQuestion, datesOf, keyOf, ordersOf } from './dayQuestion';
 
 const MINUTE_MS = 60_000;
 
@@ -53,8 +53,10 @@ export interface LiveDay {
 }
 
 export interface Day {
-  /** Its date: "2026-08-29". */
+  /** Its date: "2026-08-29"; of days that are planned together the first one, under which all is told. */
   readonly id: string;
+  /** All the dates that are planned together, the first one first. */
+  readonly dates: readonly string[];
   readonly state: DayState;
   readonly batches: readonly Batch[];
   readonly loads: readonly DayLoad[];
@@ -79,7 +81,8 @@ export function hasPlan(day: Day): day is DayWithPlan {
 }
 
 /**
- * The day being run or planned next: batches that still have a load to process, and those of the same date. Once something
+ * The day being run or planned next: batches that still have a load to process, those of the same date, and those of dates that
+ * hang together with it. Once something
  * has begun, the rest is laid out anew around it, minute by minute, in the order the kitchen goes by.
  */
 export function useDay(): Day | undefined {
@@ -111,13 +114,14 @@ const askedDay = memoizeOne(
   ) => {
     const states = statesOf(batches, events);
     const orders = ordersOf(batches, events);
-    const closed = new Set(dayEvents.flatMap(({ type, day }) => (type === 'day-closed' ? [day] : [])));
+    const closed = closedDates(dayEvents);
     const date = openDay(batches, states, { now: turn * TURN_MS, dateOf: isoDay, closed });
-    const own = date === undefined ? [] : batchesOf(date, batches);
+    const own = date === undefined ? [] : batchesOf(isoDay(date), batches, { household, dayEvents });
     const plannedAt = own[0]?.startAt;
     if (plannedAt === undefined) return undefined;
+    const dates = datesOf(own);
     const id = isoDay(plannedAt);
-    const state = dayState(dayEvents.filter(({ day }) => day === id));
+    const state = dayState(dayEvents.filter(({ day }) => dates.includes(day)));
     const planned = dayQuestion(own, { household, picks, lotChanges, batches, events, dayEvents }, state);
     const beginAt = beginOf(state.wishes, plannedAt);
     // Begun before its hour, the day counts from then.
@@ -134,28 +138,31 @@ const askedDay = memoizeOne(
           ...from(startAt, planned, state, beginAt),
         }
       : planned;
-    return { id, own, states, orders, state, startAt, isLive, question, key: keyOf(planned) };
+    return { id, dates, own, states, orders, state, startAt, isLive, question, key: keyOf(planned) };
   },
 );
 
 /** The same question counted from another moment. */
 function from(
   startAt: number,
-  { useBy }: DayQuestion,
+  { useBy, later }: DayQuestion,
   { wishes }: DayState,
   plannedAt: number,
-): Pick<DayQuestion, 'startMinute' | 'weekday' | 'useBy' | 'wishes'> {
+): Pick<DayQuestion, 'startMinute' | 'weekday' | 'useBy' | 'wishes' | 'later'> {
   const laterMin = (plannedAt - startAt) / MINUTE_MS;
   const due = new Map([...(useBy ?? [])].map(([id, minute]) => [id, minute + laterMin] as const));
+  const days = new Map(
+    [...(later ?? [])].map(([id, own]) => [id, { ...own, fromMin: own.fromMin + laterMin }] as const),
+  );
   // A day that is late goes on all the same: by when it was to be ready is not held against what is left.
   const { wishes: asked } = askedOf(wishes, startAt);
   const begins = { startMinute: minuteOfDay(startAt), weekday: inZone(startAt).getDay() };
-  return { ...begins, useBy: due, ...(asked && { wishes: asked }) };
+  return { ...begins, useBy: due, ...(days.size > 0 && { later: days }), ...(asked && { wishes: asked }) };
 }
 
 const dayOfPlan = memoizeOne(
   (asked: Asked, plan: PlannedDay | undefined, nowMinute: number, lateMin: number | undefined): Day => {
-    const { id, own, state, startAt, question } = asked;
+    const { id, dates, own, state, startAt, question } = asked;
     const known = new Set(question.canners.map((canner) => canner.id));
     const planned = Object.entries(state.order?.cannerOf ?? plan?.cannerOf ?? {}).filter(([, canner]) =>
       known.has(canner),
@@ -166,7 +173,17 @@ const dayOfPlan = memoizeOne(
     const loads = dayLoads(asked, cannerOf);
     // A load keeps its number while the rest is laid out anew around it: another order is taken, or nothing changes.
     const numbers = state.order && live ? ordered(live.running.tasks, state.order, startAt) : tasks;
-    const common = { id, state, batches: own, loads: numbered(loads, numbers), tasks, question, startAt, cannerOf };
+    const common = {
+      id,
+      dates,
+      state,
+      batches: own,
+      loads: numbered(loads, numbers),
+      tasks,
+      question,
+      startAt,
+      cannerOf,
+    };
     if (live?.laid) {
       const { endMin } = live.laid;
       const late = Math.max(endMin, lateMin ?? endMin + ((plan?.lateMin ?? 0) - (plan?.makespanMin ?? 0)));

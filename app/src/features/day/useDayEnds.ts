@@ -2,6 +2,7 @@ import { type Batch } from '@hoddle/core/day/batch';
 import { useMemo } from 'react';
 import { useHousehold } from '@/store/useHousehold';
 import { batchesOf, dayQuestion } from './dayQuestion';
+import { isoDay } from '@/ui/clockWords';
 import { useEnds } from './useEnds';
 
 const MINUTE_MS = 60_000;
@@ -14,7 +15,7 @@ export type DayEndsAt = number | 'none' | undefined;
 export function useDayEnds(drafts: readonly Batch[]): readonly DayEndsAt[] {
   const known = useHousehold();
   const questions = useMemo(
-    () => drafts.map((draft) => dayQuestion(batchesOf(draft.startAt, [...known.batches, draft]), known)),
+    () => drafts.map((draft) => dayQuestion(batchesOf(isoDay(draft.startAt), [...known.batches, draft], known), known)),
     [drafts, known],
   );
   const ends = useEnds(questions);

@@ -129,7 +129,7 @@ function Closing({ day }: { day: Day }) {
           look="milk"
           words="Close the day"
           disabled={close.kind === 'open'}
-          onPress={() => tell({ type: 'day-closed' })}
+          onPress={() => day.dates.forEach((date) => tell({ type: 'day-closed' }, date))}
         />
       )}
       {toWrite.map((batch) => (

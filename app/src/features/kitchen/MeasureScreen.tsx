@@ -130,7 +130,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
   const last = Math.max(0, ...batch.loads.map(({ number }) => number));
   const next = () => {
     if (jars === jarsMeant) {
-      toldFor(meant).forEach(tell);
+      toldFor(meant).forEach((told) => tell(told));
       keepCold(left);
       return end();
     }

@@ -11,7 +11,7 @@ export function PassedOver({ day, loadId }: { day: Day; loadId: string }) {
   const { dayEvents } = useHousehold();
   const tell = useTellDay(day.id);
   const now = useNow(10_000);
-  const own = dayEvents.filter((event) => event.day === day.id);
+  const own = dayEvents.filter((event) => day.dates.includes(event.day));
   const open = day.live ? passedOver(loadId, day.live.running, own) : [];
   const startedAt = day.live?.running.loads.get(loadId)?.state.startedAt;
   if (open.length === 0 || startedAt === undefined) return null;

@@ -79,7 +79,7 @@ function IntoJars({ day, live, pot, second, kind, taskId }: TakeOffProps & { sec
       const last = Math.max(0, ...second.loads.map(({ number }) => number));
       return setOffered(gateLoads(later, jars, capacity, last, uuidV7));
     }
-    told.forEach(tell);
+    told.forEach((told) => tell(told));
     end();
   };
   return (

@@ -7,7 +7,7 @@ import { useHousehold } from '@/store/useHousehold';
 export function useOpenBefore(day: Day | undefined, taskId: string, now: number): readonly OpenStep[] {
   const { events, dayEvents } = useHousehold();
   if (!day) return [];
-  const own = dayEvents.filter((event) => event.day === day.id);
+  const own = dayEvents.filter((event) => day.dates.includes(event.day));
   const running = day.live?.running ?? runningDay(day.batches, day.question, events, own, day.startAt);
   const task = running.tasks.find(({ id }) => id === taskId);
   return task ? openBefore(task, running, now) : [];

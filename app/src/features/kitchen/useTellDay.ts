@@ -8,11 +8,11 @@ type Told<Event> = Event extends DayEvent ? Omit<Event, 'id' | 'day' | 'at'> : n
 /** What is told of a day, beside its id and its time. */
 export type DayTold = Told<DayEvent>;
 
-/** Tells what happened on a day: once, with its own time. */
-export function useTellDay(dayId: string): (told: DayTold) => void {
+/** Tells what happened on a day, or on another of those that are planned with it: once, with its own time. */
+export function useTellDay(dayId: string): (told: DayTold, date?: string) => void {
   const enter = useHouseholdStore((store) => store.enter);
-  return (told) => {
-    const event = { id: uuidV7(), day: dayId, at: householdNow(), ...told } as DayEvent;
+  return (told, date = dayId) => {
+    const event = { id: uuidV7(), day: date, at: householdNow(), ...told } as DayEvent;
     enter({ kind: 'day-event', event });
   };
 }

@@ -22,14 +22,12 @@ import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { useMassWords, useUnits } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';
-import { clockTime, weekday } from '@/ui/clockWords';
 import { hueOfCrop } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { Key } from '@/ui/Key';
 import { ProduceBar } from '@/ui/ProduceBar';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
-import { Stepper } from '@/ui/Stepper';
 import { Heading, Words } from '@/ui/Words';
 import { DosePart } from './DosePart';
 import { LoadsPart } from './LoadsPart';
@@ -39,6 +37,7 @@ import { MoreJarsPart } from './MoreJarsPart';
 import { PotOutputPart } from './PotOutputPart';
 import { ProcessPart } from './ProcessPart';
 import { RefusalPart } from './RefusalPart';
+import { StartPart } from './StartPart';
 import { useMakeDraft } from './useMakeDraft';
 import { usePages } from './usePages';
 import { type MoreJarsDraft } from './useMoreJars';
@@ -252,15 +251,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                     {card && <OptionalSteps card={card} without={draft.without} onFlip={draft.flipStep} />}
                   </View>
                 )}
-                <View>
-                  <Heading className="pb-2">Start</Heading>
-                  <Stepper
-                    label="Start"
-                    words={`${weekday(draft.startAt)} ${clockTime(draft.startAt)}`}
-                    onLess={() => draft.moveStart(-1)}
-                    onMore={() => draft.moveStart(1)}
-                  />
-                </View>
+                <StartPart startAt={draft.startAt} onStart={draft.setStart} />
               </>
             )}
           </View>

@@ -24,7 +24,6 @@ import { useMoreJars } from './useMoreJars';
 import { usePotOutput } from './usePotOutput';
 import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
 
-const STEP_MS = 15 * 60_000;
 /** The sizes that a second one may be of. */
 const LARGE: readonly JarSize[] = ['quart', 'pint', 'half-pint'];
 const SMALL: readonly JarSize[] = ['half-pint', 'pint', 'quart'];
@@ -157,7 +156,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
       setAsked(undefined);
     }),
     setJars: changed(setAsked),
-    moveStart: changed((steps: number) => setStartAt((at) => at + steps * STEP_MS)),
+    setStart: changed(setStartAt),
     /** When the day would be over, by the way the loads are parted; empty where there is one way only. */
     endsAt: new Map(parted.map((each, i) => [each, ends[i]])),
     output,

@@ -1,18 +1,22 @@
 import { type Kitchen, MOST_BREAKS } from '@hoddle/contract/household';
+import { daysBetween } from '@hoddle/core/day/daysTogether';
 import { type Errand, errandsOn, repeatedId } from '@hoddle/core/day/errand';
 import { errandTaskId } from '@hoddle/core/day/errandTasks';
+import { addDays } from 'date-fns/addDays';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { useTellDay } from '@/features/kitchen/useTellDay';
+import { inZone } from '@/store/householdZone';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
-import { clockTimeFrom, weekday } from '@/ui/clockWords';
+import { clockTimeFrom, isoDay, weekday } from '@/ui/clockWords';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
+import { daysWords } from '../finishWords';
 import { type Day, useDay } from '../useDay';
 import { type ErrandDraft, ErrandForm } from './ErrandForm';
 import { awayWords, errandName, errandTimeWords, weekdayWords } from './errandWords';
@@ -36,26 +40,53 @@ export function LifeScreen() {
   return <Life day={day} />;
 }
 
-type Open = { readonly kind: 'new' } | { readonly kind: 'change'; readonly errand: Errand };
-
 function Life({ day }: { day: Day }) {
   const router = useRouter();
+  const days = daysReached(day);
+  return (
+    <Screen station="plan" title="Errands and wishes" note={daysWords(day)} backTo="/plan">
+      <View className="w-full max-w-[640px] gap-5">
+        {Array.from({ length: days }, (_, later) => (
+          <DayErrands key={later} day={day} later={later} alone={days === 1} />
+        ))}
+        <WishesPart day={day} />
+        {!day.live && (
+          <Key look="outline" words="Two plans side by side" onPress={() => router.navigate('/plan/compare')} />
+        )}
+      </View>
+    </Screen>
+  );
+}
+
+/** Days from the first one to the last on which something of the plan is done. */
+function daysReached({ dates, likelyAt = 0 }: Day): number {
+  const first = dates[0] ?? '';
+  const last = [dates.at(-1) ?? first, likelyAt === 0 ? first : isoDay(likelyAt)].sort().at(-1) ?? first;
+  return daysBetween(first, last) + 1;
+}
+
+type Open = { readonly kind: 'new' } | { readonly kind: 'change'; readonly errand: Errand };
+
+/** What else there is to do on one day of the plan. @param later days after the first one */
+function DayErrands({ day, later, alone }: { day: Day; later: number; alone: boolean }) {
   const tell = useTellDay(day.id);
   const { household } = useHousehold();
   const enter = useHouseholdStore((store) => store.enter);
   const [open, setOpen] = useState<Open>();
   const { setup, weekday: first, errands } = day.question;
   const { cooks } = household.kitchen;
+  const on = later > 0 ? { later } : {};
   // What is over before the day begins is nobody's concern.
-  const today = errandsOn(setup.cooks, { weekday: first, errands }, 0)
-    .filter(({ toMin }) => toMin > day.question.startMinute)
+  const today = errandsOn(setup.cooks, { weekday: first, errands }, later)
+    .filter(({ toMin }) => later > 0 || toMin > day.question.startMinute)
     .sort((a, b) => a.fromMin - b.fromMin);
-  const struck = errandsOn(cooks, { weekday: first }, 0).filter(({ id }) =>
-    errands?.struck.some((own) => own.id === id),
+  const struck = errandsOn(cooks, { weekday: first }, later).filter(({ id }) =>
+    errands?.struck.some((own) => own.id === id && (own.day ?? 0) === later),
   );
+  const name = weekday(addDays(inZone(day.startAt), later).getTime());
   const keep = (draft: ErrandDraft, weekdays: readonly number[]) => {
-    if (open?.kind === 'change') tell({ type: 'errand-set', errandId: open.errand.id, ...draft });
-    else if (weekdays.length === 0) tell({ type: 'errand-set', errandId: uuidV7(), ...draft });
+    if (open?.kind === 'change') tell({ type: 'errand-set', errandId: open.errand.id, ...draft, ...on });
+    else if (weekdays.length === 0) tell({ type: 'errand-set', errandId: uuidV7(), ...draft, ...on });
     else {
       const { cook, ...own } = draft;
       const kept = cooks.map((each): Kitchen['cooks'][number] =>
@@ -66,71 +97,69 @@ function Life({ day }: { day: Day }) {
     setOpen(undefined);
   };
   const repeatedOn = ({ id, cook }: Errand) => {
-    const own = cooks.find(({ name }) => name === cook)?.breaks.find((each) => repeatedId(cook, each) === id);
+    const own = cooks.find((each) => each.name === cook)?.breaks.find((each) => repeatedId(cook, each) === id);
     return own && weekdayWords(own.weekdays);
   };
   return (
-    <Screen station="plan" title="Errands and wishes" note={weekday(day.startAt)} backTo="/plan">
-      <View className="w-full max-w-[640px] gap-5">
-        <View className="gap-2">
-          <Heading>To do besides</Heading>
-          <View role="list" aria-label="Errands">
-            {today.map((errand) => (
-              <ErrandRow
-                key={errand.id}
-                day={day}
-                errand={errand}
-                repeated={repeatedOn(errand)}
-                onChange={() => setOpen({ kind: 'change', errand })}
-                onStrike={() => tell({ type: 'errand-struck', errandId: errand.id })}
-              />
-            ))}
-            {struck.map((errand) => (
-              <View
-                key={errand.id}
-                role="listitem"
-                className="min-h-[52px] flex-row items-center justify-between gap-2 border-t border-hair"
-              >
-                <Words tone="ink-2" className="flex-1">
-                  Not today: {errandName(errand)}
-                </Words>
-                <TextKey
-                  words="Bring it back"
-                  label={`Bring back: ${errandName(errand)}`}
-                  onPress={() => {
-                    const { id, ...own } = errand;
-                    tell({ type: 'errand-set', errandId: id, ...own });
-                  }}
-                />
-              </View>
-            ))}
-          </View>
-          {today.length === 0 && <Words tone="ink-2">Nothing else to do: all hands are for the jars.</Words>}
-          {open ? (
-            <ErrandForm
-              key={open.kind === 'change' ? open.errand.id : 'new'}
-              title={open.kind === 'change' ? `${open.errand.words ?? 'Away'}, this day` : 'Something else to do'}
-              cooks={setup.cooks.map(({ name }) => name)}
-              first={open.kind === 'change' ? open.errand : undefined}
-              mayRepeat={open.kind === 'new' && cooks.every(({ breaks }) => breaks.length < MOST_BREAKS)}
-              onKeep={keep}
-              onLeave={() => setOpen(undefined)}
+    <View className="gap-2">
+      <Heading>{alone ? 'To do besides' : `To do besides on ${name}`}</Heading>
+      <View role="list" aria-label={alone ? 'Errands' : `Errands on ${name}`}>
+        {today.map((errand) => (
+          <ErrandRow
+            key={errand.id}
+            day={day}
+            later={later}
+            errand={errand}
+            repeated={repeatedOn(errand)}
+            onChange={() => setOpen({ kind: 'change', errand })}
+            onStrike={() => tell({ type: 'errand-struck', errandId: errand.id, ...on })}
+          />
+        ))}
+        {struck.map((errand) => (
+          <View
+            key={errand.id}
+            role="listitem"
+            className="min-h-[52px] flex-row items-center justify-between gap-2 border-t border-hair"
+          >
+            <Words tone="ink-2" className="flex-1">
+              {alone ? 'Not today' : `Not on ${name}`}: {errandName(errand)}
+            </Words>
+            <TextKey
+              words="Bring it back"
+              label={`Bring back: ${errandName(errand)}`}
+              onPress={() => {
+                const { id, ...own } = errand;
+                tell({ type: 'errand-set', errandId: id, ...own, ...on });
+              }}
             />
-          ) : (
-            <Key look="outline" words="Something else to do" onPress={() => setOpen({ kind: 'new' })} />
-          )}
-        </View>
-        <WishesPart day={day} />
-        {!day.live && (
-          <Key look="outline" words="Two plans side by side" onPress={() => router.navigate('/plan/compare')} />
-        )}
+          </View>
+        ))}
       </View>
-    </Screen>
+      {today.length === 0 && <Words tone="ink-2">Nothing else to do: all hands are for the jars.</Words>}
+      {open ? (
+        <ErrandForm
+          key={open.kind === 'change' ? open.errand.id : 'new'}
+          title={open.kind === 'change' ? `${open.errand.words ?? 'Away'}, this day` : 'Something else to do'}
+          cooks={setup.cooks.map((cook) => cook.name)}
+          first={open.kind === 'change' ? open.errand : undefined}
+          mayRepeat={open.kind === 'new' && cooks.every(({ breaks }) => breaks.length < MOST_BREAKS)}
+          onKeep={keep}
+          onLeave={() => setOpen(undefined)}
+        />
+      ) : (
+        <Key
+          look="outline"
+          words={alone ? 'Something else to do' : `Something else to do on ${name}`}
+          onPress={() => setOpen({ kind: 'new' })}
+        />
+      )}
+    </View>
   );
 }
 
 interface ErrandRowProps {
   day: Day;
+  later: number;
   errand: Errand;
   /** "every day", "Sat, Sun"; undefined for one of this day alone. */
   repeated: string | undefined;
@@ -138,8 +167,8 @@ interface ErrandRowProps {
   onStrike: () => void;
 }
 
-function ErrandRow({ day, errand, repeated, onChange, onStrike }: ErrandRowProps) {
-  const placed = day.tasks.find(({ task }) => task.id === errandTaskId(errand.id, 0));
+function ErrandRow({ day, later, errand, repeated, onChange, onStrike }: ErrandRowProps) {
+  const placed = day.tasks.find(({ task }) => task.id === errandTaskId(errand.id, later));
   const at = placed && clockTimeFrom(day.startAt + placed.startMin * MINUTE_MS, day.startAt);
   const name = errandName(errand);
   return (
@@ -159,7 +188,11 @@ function ErrandRow({ day, errand, repeated, onChange, onStrike }: ErrandRowProps
       </View>
       <View>
         <TextKey words="Change" label={`Change ${name}`} onPress={onChange} />
-        <TextKey words="Not today" label={`Not today: ${name}`} onPress={onStrike} />
+        <TextKey
+          words={later === 0 ? 'Not today' : 'Not then'}
+          label={`Not ${later === 0 ? 'today' : 'then'}: ${name}`}
+          onPress={onStrike}
+        />
       </View>
     </View>
   );

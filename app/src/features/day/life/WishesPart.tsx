@@ -1,8 +1,11 @@
 import { type DayWish, wishKey } from '@hoddle/core/day/dayWish';
+import { addDays } from 'date-fns/addDays';
 import { View } from 'react-native';
 import { useTellDay } from '@/features/kitchen/useTellDay';
+import { inZone, momentInZone } from '@/store/householdZone';
 import { useHousehold } from '@/store/useHousehold';
-import { clockTime, clockTimeFrom, duration, isoDay } from '@/ui/clockWords';
+import { ChipRadio } from '@/ui/ChipRadio';
+import { clockTime, clockTimeFrom, duration, isoDay, weekday } from '@/ui/clockWords';
 import { SmallKey } from '@/ui/SmallKey';
 import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
@@ -65,6 +68,7 @@ export function WishesPart({ day }: { day: Day }) {
     <View className="gap-3">
       <Heading>Wishes</Heading>
       {moment('ready-by', readyBy?.at, onHalfHour((day.likelyAt ?? day.startAt) + HALF_HOUR_MS), 'Ready by')}
+      {readyBy && <ReadyOn day={day} at={readyBy.at} />}
       {!day.live && <Backwards day={day} />}
       {!day.live && moment('not-before', notBefore?.at, onHalfHour(day.startAt + HALF_HOUR_MS), 'Begin not before')}
       <View role="list" aria-label="Loads that something is wished of">
@@ -85,6 +89,30 @@ export function WishesPart({ day }: { day: Day }) {
         <Words tone="ink-2">A load is kept at a time by its tack in the plan, or on its own page.</Words>
       )}
       <Cost day={day} />
+    </View>
+  );
+}
+
+/** So many days after the first one something can be asked to be ready. */
+const READY_DAYS = 3;
+
+/** On which day it is to be ready, at the same hour: Sunday's market. */
+function ReadyOn({ day, at }: { day: Day; at: number }) {
+  const tell = useTellDay(day.id);
+  const days = Array.from({ length: READY_DAYS }, (_, later) => {
+    const [date, hour] = [addDays(inZone(day.startAt), later), inZone(at)];
+    return momentInZone(date.getFullYear(), date.getMonth(), date.getDate(), 60 * hour.getHours() + hour.getMinutes());
+  }).filter((moment) => moment > day.startAt);
+  return (
+    <View role="radiogroup" aria-label="Ready on" className="flex-row flex-wrap gap-2">
+      {days.map((moment) => (
+        <ChipRadio
+          key={moment}
+          words={weekday(moment)}
+          chosen={isoDay(moment) === isoDay(at)}
+          onPress={() => tell({ type: 'wish-made', wish: { kind: 'ready-by', at: moment } })}
+        />
+      ))}
     </View>
   );
 }

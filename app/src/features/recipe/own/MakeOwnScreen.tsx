@@ -21,15 +21,14 @@ import { RecipeSheet } from '@/features/recipe/RecipeSheet';
 import { sheetOfBatch } from '@/features/recipe/sheetOf';
 import { usePantry } from '@/features/pantry/usePantry';
 import { useHouseholdStore } from '@/store/householdStore';
+import { StartPart } from '@/features/process/StartPart';
 import { useHousehold } from '@/store/useHousehold';
 import { Choice } from '@/ui/Choice';
-import { clockTime, weekday } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
 import { Key } from '@/ui/Key';
 import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { CountStepper } from '@/ui/CountStepper';
-import { Stepper } from '@/ui/Stepper';
 import { Heading, Words } from '@/ui/Words';
 import { FillingStrength } from './FillingStrength';
 import { useMakeOwn } from './useMakeOwn';
@@ -130,13 +129,7 @@ function MakeOwn({ recipe, product }: { recipe: OwnRecipe; product: ProductRow }
           </View>
         )}
         <View>
-          <Heading className="pb-2">Start</Heading>
-          <Stepper
-            label="Start"
-            words={`${weekday(make.startAt)} ${clockTime(make.startAt)}`}
-            onLess={() => make.moveStart(-1)}
-            onMore={() => make.moveStart(1)}
-          />
+          <StartPart startAt={make.startAt} onStart={make.setStart} />
         </View>
       </View>
     </Screen>

@@ -23,7 +23,6 @@ import { useLearned } from '@/features/yields/useLearned';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { batchWords } from './batchWords';
 
-const STEP_MS = 15 * 60_000;
 const COLD_WAYS: readonly Cold[] = ['refrigerator', 'freezer'];
 
 /** Draft of a batch of the household's own recipe: where to, how many jars, of which filling, when. */
@@ -87,7 +86,7 @@ export function useMakeOwn(recipe: OwnRecipe, product: ProductRow) {
     all,
     setCount: (id: string, count: number) => setCounts((before) => ({ ...before, [id]: count })),
     startAt,
-    moveStart: (steps: number) => setStartAt((at) => at + steps * STEP_MS),
+    setStart: setStartAt,
     card,
     without,
     flipStep: (step: string) =>
