@@ -298,6 +298,15 @@ test('the most urgent produce is saved before the day is made short, and what no
   }).plan;
   expect(both.unsaved).toEqual(['t']);
   expect(washed(both, 'p').endMin).toBeLessThanOrEqual(21);
+  // What nobody can save any more costs the other nothing.
+  const late = planned(batches, {
+    useBy: new Map([
+      ['t', 1],
+      ['p', 25],
+    ]),
+  }).plan;
+  expect(late.unsaved).toEqual(['t']);
+  expect(washed(late, 'p').endMin).toBeLessThanOrEqual(25);
 });
 
 test('what must lie ready is counted with a little to spare', () => {

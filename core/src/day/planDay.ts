@@ -43,37 +43,57 @@ export type DayRefusal =
   | { readonly kind: 'refusal'; readonly cause: 'no-canner' }
   | { readonly kind: 'refusal'; readonly cause: 'rules'; readonly unmet: RuleNotMet };
 
-/** Nodes in which a plan that saves so much produce must be found. */
+/** Nodes in which a plan that saves so much produce must be found, or it is taken for one that is not there. */
 const SAVING_NODES = 400;
 
 /**
- * Looks for the plan of a day that is over first and breaks no rule. Before that, produce is saved: the most urgent first,
- * as much as goes.
+ * Looks for the plan of a day that is over first and breaks no rule. Before that, produce is saved: all of it, or the most
+ * urgent first and then each of the others that can be saved besides.
  *
  * @param aim "bound" for a second search beside the first, whose bound holds for its plan where both save the same produce and
  *   keep the same rule for water; its own plans are not meant to be shown
  */
 export function planDay(question: DayQuestion, aim: SearchAim = 'plan'): DayPlanner | DayRefusal {
-  const urgent = [...(question.useBy ?? [])].sort(([, a], [, b]) => a - b);
-  const saving = (saved: number) => {
-    const unsaved = urgent.slice(saved).map(([batchId]) => batchId);
-    return planWith({ ...question, useBy: new Map(urgent.slice(0, saved)) }, unsaved, aim);
+  const urgent = [...(question.useBy ?? [])].sort(([, a], [, b]) => a - b).map(([batchId]) => batchId);
+  const searches: DayPlanner[] = [];
+  const saving = (saved: readonly string[]) => {
+    const useBy = new Map([...(question.useBy ?? [])].filter(([batchId]) => saved.includes(batchId)));
+    const unsaved = urgent.filter((batchId) => !saved.includes(batchId));
+    const search = planWith({ ...question, useBy }, unsaved, aim);
+    if (search.kind === 'planner') searches.push(search);
+    return search;
   };
-  const least = saving(0);
+  const least = saving([]);
   if (least.kind === 'refusal' || urgent.length === 0) return least;
-  // How many of the most urgent batches are to be saved: one less, once no plan for them was found.
-  let saved = urgent.length;
-  let tried = saving(saved);
-  let spent = 0;
+  let tried: ReturnType<typeof saving> = saving(urgent);
+  /** What is saved for sure, and by which search; undefined until it is known that not all can be. */
+  let kept: { saved: readonly string[]; by: DayPlanner; next: number } | undefined;
+  let isSettled = false;
+  const tryNext = () => {
+    kept ??= { saved: [], by: least, next: 0 };
+    const next = urgent[kept.next];
+    // All together was tried first.
+    const isAll = kept.saved.length === urgent.length - 1;
+    isSettled = next === undefined || isAll;
+    tried = next === undefined || isAll ? kept.by : saving([...kept.saved, next]);
+  };
   const settle = () => {
-    while (tried.kind === 'refusal' || (!tried.state.plan && (tried.state.done || tried.state.nodes >= SAVING_NODES))) {
-      if (saved === 0) break;
-      spent += tried.kind === 'refusal' ? 0 : tried.state.nodes;
-      saved--;
-      tried = saved === 0 ? least : saving(saved);
+    while (!isSettled) {
+      const state = tried.kind === 'planner' ? tried.state : undefined;
+      if (tried.kind === 'planner' && state?.plan) {
+        if (!kept) isSettled = true;
+        else {
+          kept = { saved: [...kept.saved, urgent[kept.next] as string], by: tried, next: kept.next + 1 };
+          tryNext();
+        }
+      } else if (state && !state.done && state.nodes < SAVING_NODES) break;
+      else {
+        if (kept) kept = { ...kept, next: kept.next + 1 };
+        tryNext();
+      }
     }
-    const { state } = tried as DayPlanner;
-    return { ...state, nodes: spent + state.nodes };
+    const nodes = searches.reduce((sum, search) => sum + search.state.nodes, 0);
+    return { ...(tried as DayPlanner).state, nodes };
   };
   return {
     kind: 'planner',

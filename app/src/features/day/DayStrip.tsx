@@ -9,7 +9,7 @@ import { clockTimeFrom, duration } from '@/ui/clockWords';
 import { HeatSign } from '@/ui/HeatSign';
 import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
-import { ErrandBlocks } from './ErrandBlocks';
+import { ErrandBlocks, errandsOf } from './ErrandBlocks';
 import { columnOf, LoadBlock } from './LoadBlock';
 import { stepLines, stoveLanes } from './stripLayout';
 import { PX_PER_MIN, type StripScale, stripScale } from './stripScale';
@@ -24,10 +24,7 @@ const LANE_PX = 14;
 
 /** The day from top to bottom: clock, hands, pots on the stove, the canner with its loads, the likely end. */
 export function DayStrip({ day, now }: { day: DayWithPlan; now: number }) {
-  const scale = useMemo(
-    () => stripScale(day.tasks, (day.lateAt - day.startAt) / MINUTE_MS),
-    [day.tasks, day.lateAt, day.startAt],
-  );
+  const scale = useMemo(() => stripScale(day.tasks, (day.lateAt - day.startAt) / MINUTE_MS, besidesOf(day)), [day]);
   const { yOf } = scale;
   const lanes = stoveLanes(day.tasks);
   const lanesWide = Math.max(1, ...lanes.map(({ lane }) => lane + 1));
@@ -131,6 +128,13 @@ export function DayStrip({ day, now }: { day: DayWithPlan; now: number }) {
       </View>
     </View>
   );
+}
+
+/** When somebody is at something else, as far as the plan goes. */
+function besidesOf(day: DayWithPlan) {
+  return errandsOf(day)
+    .filter(({ toMin }) => toMin > 0)
+    .map(({ fromMin, toMin }) => ({ startMin: Math.max(0, fromMin), endMin: toMin }));
 }
 
 interface OnStrip {

@@ -36,7 +36,7 @@ export function ErrandBlocks(props: OnStrip) {
 }
 
 /** The errands of the days that a plan goes over, as far as its end. */
-function errandsOf({ question, tasks, startAt, likelyAt }: DayWithPlan): Lying[] {
+export function errandsOf({ question, tasks, startAt, likelyAt }: DayWithPlan): Lying[] {
   const endMin = (likelyAt - startAt) / MINUTE_MS;
   const days = Math.floor((question.startMinute + endMin) / DAY_MIN) + 1;
   const standing = Array.from({ length: days }, (_, later) =>

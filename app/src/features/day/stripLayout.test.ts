@@ -30,6 +30,23 @@ const batchArbitrary = fc
     loads: loads.map((jars, i) => ({ id: `${id} ${i}`, number: i + 1, jars })),
   }));
 
+test('a night is drawn short, and what is done besides in it as long as it takes', () => {
+  const at = (startMin: number, endMin: number) => ({
+    task: { id: `${startMin}`, kind: 'prepare', words: '', needs: { hands: 1 } },
+    startMin,
+    endMin,
+  });
+  const tasks = [at(0, 60), at(24 * 60, 25 * 60)] as unknown as Parameters<typeof stripScale>[0];
+  const night = stripScale(tasks);
+  expect(night.yOf(24 * 60) - night.yOf(60)).toBeCloseTo(84, 6);
+  const dinner = stripScale(tasks, 0, [{ startMin: 600, endMin: 660 }]);
+  expect(dinner.pauses.map(({ fromMin, toMin }) => [fromMin, toMin])).toEqual([
+    [60, 600],
+    [660, 24 * 60],
+  ]);
+  expect(dinner.yOf(660) - dinner.yOf(600)).toBeCloseTo(60 * PX_PER_MIN, 6);
+});
+
 test('whatever the day, no words lie on each other, none stand above their step, and no two pots share a place', () => {
   fc.assert(
     fc.property(fc.uniqueArray(batchArbitrary, { minLength: 1, maxLength: 2, selector: ({ id }) => id }), (batches) => {

@@ -23,13 +23,20 @@ export interface StripScale {
   readonly pauses: readonly Pause[];
 }
 
+/** From one minute of the plan to another. */
+interface Span {
+  readonly startMin: number;
+  readonly endMin: number;
+}
+
 /**
  * The scale of a day: even, but for nights and soaks, which would be screens of nothing.
  *
  * @param lateMin how late it may be over; the strip ends there
+ * @param besides when somebody is at something else: drawn to scale too
  */
-export function stripScale(tasks: readonly ScheduledTask[], lateMin = 0): StripScale {
-  const pauses = longPauses(tasks, lateMin);
+export function stripScale(tasks: readonly ScheduledTask[], lateMin = 0, besides: readonly Span[] = []): StripScale {
+  const pauses = longPauses(tasks, lateMin, besides);
   const yOf = (minute: number) => {
     let y = TOP_PX + minute * PX_PER_MIN;
     for (const { fromMin, toMin } of pauses) {
@@ -41,14 +48,13 @@ export function stripScale(tasks: readonly ScheduledTask[], lateMin = 0): StripS
   return { yOf, pauses };
 }
 
-function longPauses(tasks: readonly ScheduledTask[], lateMin: number): Pause[] {
-  const busy = tasks
-    .filter(
-      ({ task: { needs, uncounted }, startMin }) =>
-        !(uncounted && startMin > lateMin) &&
-        Object.keys(needs).some((id) => id === HANDS || id === BURNERS || isCannerResource(id)),
-    )
-    .sort((a, b) => a.startMin - b.startMin);
+function longPauses(tasks: readonly ScheduledTask[], lateMin: number, besides: readonly Span[]): Pause[] {
+  const own: readonly Span[] = tasks.filter(
+    ({ task: { needs, uncounted }, startMin }) =>
+      !(uncounted && startMin > lateMin) &&
+      Object.keys(needs).some((id) => id === HANDS || id === BURNERS || isCannerResource(id)),
+  );
+  const busy = [...own, ...besides].sort((a, b) => a.startMin - b.startMin);
   const pauses: Pause[] = [];
   let until = busy[0]?.startMin ?? 0;
   for (const { startMin, endMin } of busy) {
