@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { CANNER_METHODS, isPressure, USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
-import { DAY_MIN, USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
+import { DAY_MIN, HEAT_UNITS, USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
 import { JAR_SIZES } from '@hoddle/core/handbook/jars';
 import { USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { AltitudeFt } from './altitude';
@@ -144,6 +144,13 @@ export const KitchenSchema = v.object({
     v.pipe(v.number('must be a number'), v.minValue(0.5, 'must be 0.5 or more'), v.maxValue(3, 'must be at most 3')),
   ),
   tools: v.pipe(v.array(v.object({ name: Name, count: Count(12), step: Name })), v.maxLength(12, 'are too many')),
+  /** What heat costs, in the household's own money; not told unless it is. */
+  heatPrice: v.optional(
+    v.object({
+      of: v.picklist(HEAT_UNITS, 'must be kWh, lb or kg'),
+      price: v.pipe(v.number('must be a number'), v.minValue(0, 'must be 0 or more'), v.maxValue(1_000, 'is too much')),
+    }),
+  ),
   /** Where it stands, an IANA name: its days begin and end there, whatever a phone or the server says. */
   timeZone: v.optional(v.pipe(v.string(), v.maxLength(60, 'is too long'), v.check(isZone, 'is no time zone'))),
 });

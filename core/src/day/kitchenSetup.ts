@@ -27,6 +27,16 @@ export interface OwnTool {
   readonly step: string;
 }
 
+/** What heat is paid by. */
+export const HEAT_UNITS = ['kWh', 'lb', 'kg'] as const;
+export type HeatUnit = (typeof HEAT_UNITS)[number];
+
+/** What heat costs: a kilowatt-hour, or a pound or kilogram of bottled gas, in the household's own money. */
+export interface HeatPrice {
+  readonly of: HeatUnit;
+  readonly price: number;
+}
+
 /** What a kitchen has for a preserving day, besides its canners. */
 export interface KitchenSetup {
   readonly cooks: readonly Cook[];
@@ -44,6 +54,7 @@ export interface KitchenSetup {
   readonly tools: readonly OwnTool[];
   /** In which the words of a step are told; pounds where nothing is said. */
   readonly units?: 'us' | 'metric';
+  readonly heatPrice?: HeatPrice;
   /** Where it stands, an IANA name: "America/Denver". */
   readonly timeZone?: string;
   /** Hands-on minutes against the handbook's, where the household knows: 1.2 is a fifth slower. */

@@ -2,7 +2,7 @@ import { demoQuestion } from '../../bench/day/proposedDay';
 import { massKgOf } from './batch';
 import { otherQuestion } from './otherPlans';
 import { type DayPlan, planDay } from './planDay';
-import { gasLb, planFigures } from './planFigures';
+import { gasLb, heatCost, planFigures } from './planFigures';
 import { type DayQuestion } from './questionOfDay';
 
 const day = demoQuestion();
@@ -44,6 +44,10 @@ test('what a plan takes is added up minute by minute: hands, burners that are li
 test('a pound of bottled gas gives about 6.4 kilowatt-hours', () => {
   expect(gasLb(1)).toBeCloseTo(0.157, 3);
   expect(gasLb(10)).toBeCloseTo(1.57, 2);
+  // Ten of them at 0.18 each; 1.57 lb at 0.90 a pound, which is 1.98 a kilogram.
+  expect(heatCost(10, { of: 'kWh', price: 0.18 })).toBeCloseTo(1.8, 9);
+  expect(heatCost(10, { of: 'lb', price: 0.9 })).toBeCloseTo(1.41, 2);
+  expect(heatCost(10, { of: 'kg', price: 1.984 })).toBeCloseTo(1.41, 2);
 });
 
 test('other ways to do a day leave the jars what they are: fewer or more hands, a borrowed canner, loads evened out or full', () => {

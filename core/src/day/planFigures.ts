@@ -1,5 +1,7 @@
 import { type Canner } from '../canner/canner';
+import { KG_PER_LB } from '../measure/amount';
 import { massKgOf } from './batch';
+import { type HeatPrice } from './kitchenSetup';
 import { type DayPlan } from './planDay';
 import { BURNERS, type DayTask, endOfDay, HANDS } from './dayProblem';
 import { type DayQuestion } from './questionOfDay';
@@ -28,6 +30,12 @@ const PROPANE_LB_PER_KWH = 3_412 / (91_452 / 4.2);
 /** Pounds of bottled gas that give off so much. */
 export function gasLb(kWh: number): number {
   return kWh * PROPANE_LB_PER_KWH;
+}
+
+/** What so much heat costs, in the money of its price. */
+export function heatCost(kWh: number, { of, price }: HeatPrice): number {
+  if (of === 'kWh') return kWh * price;
+  return gasLb(kWh) * (of === 'lb' ? price : price * KG_PER_LB);
 }
 
 /** What a plan takes of hands and heat, and what it saves. Heating is at full burner, keeping a boil at a part of it. */

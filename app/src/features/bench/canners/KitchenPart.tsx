@@ -4,6 +4,7 @@ import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
 import { CookRow } from './CookRow';
+import { HeatPricePart } from './HeatPricePart';
 import { OwnToolsPart } from './OwnToolsPart';
 import { PacePart } from './PacePart';
 
@@ -77,6 +78,7 @@ export function KitchenPart({ household, onKeep }: KitchenPartProps) {
       {count('Strainers or drip bags', kitchen.strainers, 8, (next) => change({ strainers: next }))}
       {count('Food mills', kitchen.mills, 4, (next) => change({ mills: next }))}
       {count('Ovens', kitchen.ovens, 4, (next) => change({ ovens: next }))}
+      <HeatPricePart price={kitchen.heatPrice} onKeep={(heatPrice) => change({ heatPrice })} />
       <Words>Room in the refrigerator for produce in the making</Words>
       <Stepper
         label="Pounds in the refrigerator"

@@ -1,5 +1,5 @@
 import { otherQuestion } from '@hoddle/core/day/otherPlans';
-import { gasLb } from '@hoddle/core/day/planFigures';
+import { gasLb, heatCost } from '@hoddle/core/day/planFigures';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -80,6 +80,7 @@ interface PlanRowProps {
 
 function PlanRow({ day, words, figures: told, most, isOwn }: PlanRowProps) {
   const figures = told?.figures;
+  const price = day.question.setup.heatPrice;
   const at = (minute: number) => clockTimeFrom(day.startAt + minute * MINUTE_MS, day.startAt);
   return (
     <View
@@ -103,7 +104,8 @@ function PlanRow({ day, words, figures: told, most, isOwn }: PlanRowProps) {
             Hands {hours(figures.handsMin)}, burners {hours(figures.burnerMin)}
           </Words>
           <Words>
-            Heat {figures.kWh.toFixed(1)} kWh, or {gasLb(figures.kWh).toFixed(1)} lb of gas. Food taken in hand in time:{' '}
+            Heat {figures.kWh.toFixed(1)} kWh, or {gasLb(figures.kWh).toFixed(1)} lb of gas
+            {price ? `, ${heatCost(figures.kWh, price).toFixed(2)} at your price` : ''}. Food taken in hand in time:{' '}
             {Math.round(figures.savedKg / KG_PER_LB)} lb
           </Words>
         </>
