@@ -183,7 +183,7 @@ function Hours({ day, scale: { yOf, pauses } }: OnStrip) {
             style={{ left: GUTTER_PX, right: 12, top: yOf(toMin) - 42, height: 34 }}
           >
             <Words size="label" weight={600} tone="ink-2">
-              {duration((toMin - fromMin) * MINUTE_MS)} of waiting, on at{' '}
+              {duration((toMin - fromMin) * MINUTE_MS)} wait, on at{' '}
               {clockTimeFrom(day.startAt + toMin * MINUTE_MS, day.startAt)}
             </Words>
           </View>
