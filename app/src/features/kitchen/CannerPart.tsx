@@ -68,8 +68,11 @@ function Waiting({ day, live, canner, next }: Omit<CannerPartProps, 'loads'> & {
   const now = useNow(10_000);
   const isOf = (kind: string) => (entry: ScheduledTask) =>
     entry.task.kind === kind && (kind === 'load' ? entry.task.loadId === next.id : entry.task.cannerId === canner.id);
-  const water = day.tasks.find(isOf('preheat'));
   const load = day.tasks.find(isOf('load'));
+  // Of two days in one plan each heats its own water.
+  const water = day.tasks.find(
+    (entry) => isOf('preheat')(entry) && load?.task.after.some(({ task }) => task === entry.task.id),
+  );
   const at = (minute: number) => clockTimeFrom(day.startAt + minute * MINUTE_MS, now);
   const water0 = water && live.progress.of.get(water.task.id);
   const put = useSingleTap(() => water && tell({ type: 'step-started', taskId: water.task.id }));
