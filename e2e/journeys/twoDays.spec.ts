@@ -1,9 +1,10 @@
 import { expect, type Page, test } from '@playwright/test';
-import { format } from 'date-fns';
+import { addDays, format, startOfDay } from 'date-fns';
 import { laterBy } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
 import { finish } from '../planTwo';
 import { RealServer } from '../realServer';
+import { throughSteps } from '../throughSteps';
 import { watchPage } from '../watchPage';
 
 let server: RealServer;
@@ -82,9 +83,24 @@ test('juice that settles overnight and tomatoes of Sunday are one plan: its nigh
     const { now, dayEvents } = await state();
     const started = dayEvents.find(({ type }) => type === 'day-started');
     expect(started?.day).toBe(format(now, 'yyyy-MM-dd'));
-    // Next morning it is the same plan still.
-    await laterBy(server, 24 * 60);
+  });
+
+  await test.step('Saturday goes as far as it can; next morning it is the same plan, and Sunday’s work is there', async () => {
+    await throughSteps(page, server, page.getByText(/^Drip/), 20);
+    await laterBy(server, 4 * 60);
+    await hands.goto('/kitchen');
+    await throughSteps(page, server, page.getByText(/^Settle in the cold/), 10);
     await hands.goto('/plan');
     await expect(page.getByRole('heading', { name: /^Saturday and Sunday, \d loads/ })).toBeVisible();
+    const { now: at } = await state();
+    await laterBy(server, (addDays(startOfDay(at), 1).getTime() + 8.25 * 60 * 60_000 - at) / 60_000);
+    await hands.goto('/kitchen');
+    await throughSteps(page, server, page.getByText(/^Scald and peel/), 12);
+    await watch.fits();
+    const told = (await state()).dayEvents.filter(({ type }) => type === 'step-done');
+    // All is told under the day on which it began.
+    expect(new Set(told.map(({ day }) => day).filter((day) => day >= format(at, 'yyyy-MM-dd')))).toEqual(
+      new Set([format(at, 'yyyy-MM-dd')]),
+    );
   });
 });
