@@ -71,6 +71,16 @@ test('goals become plants: what grows here, what would have to, what cannot be m
   expect(plan.unused.map(({ crop }) => crop)).toContain('beet');
 });
 
+test('without a canner or an altitude yet the garden is planned all the same; a canner that cannot do it leaves its goal out', () => {
+  const bare = planOf({ altitudeFt: null, kitchen: { ...HOUSEHOLD.kitchen, canners: [] } });
+  expect(bedOf(bare, 'tomato-paste')?.set).toBe(bedOf(planOf(), 'tomato-paste')?.set);
+  const beans = { product: 'snap-beans', jar: 'pint', jars: 20, perMonth: null, priority: 'want' } as const;
+  const goals = [...HOUSEHOLD.goals, beans];
+  expect(planOf({ goals }).notGrownFor).toContainEqual(
+    expect.objectContaining({ product: 'snap-beans', reason: 'No canner here does what it is tested for.' }),
+  );
+});
+
 test('the household’s own beds go first: after two seasons of twice as much, nearly half the plants are enough', () => {
   const tomatoes = bed('tomato-paste', 20, 'plants');
   const kg = 20 * 10 * KG_PER_LB;

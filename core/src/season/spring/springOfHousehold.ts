@@ -1,6 +1,7 @@
 import { type JarSize, quartsPerJar } from '../../handbook/jars';
 import { type ProduceId } from '../../handbook/produce';
 import { findProduct, type ProductRow } from '../../handbook/products';
+import { waysToProcess } from '../../canner/waysToProcess';
 import { timedUses } from '../../day/timedUses';
 import { type LotEnd } from '../../harvest/lotChange';
 import { seasonTally } from '../../harvest/seasonTally';
@@ -17,7 +18,6 @@ import { givesOf, takesOf } from '../byProductShares';
 import { mainCrops, sharesOf } from '../cropShares';
 import { type SeasonHousehold } from '../seasonOfHousehold';
 import { goalKey } from '../seasonProblem';
-import { vesselsFor } from '../vesselsFor';
 import { bedsGive } from './bedsGive';
 import { MIDDLES, type SpringCrop, type SpringGoal, type SpringProblem } from './springProblem';
 
@@ -26,7 +26,7 @@ export interface SpringHousehold extends Pick<
   SeasonHousehold,
   'kitchen' | 'picks' | 'lotChanges' | 'plantings' | 'looks' | 'batches' | 'stocked' | 'goals' | 'pages' | 'learned'
 > {
-  /** Null where it is not set: then nothing is said of tested times. */
+  /** Null where it is not set: then it is enough that some altitude has a tested time. */
   readonly altitudeFt: number | null;
   readonly use: readonly UseRecord[];
   /** Jars that this year still brings, by `goalKey`. */
@@ -99,9 +99,13 @@ function goalOf(
   const not = (kind: NotGrownFor['kind'], reason: string): NotGrownFor => ({ product, jar, kind, reason, jars: here });
   const row = findProduct(product);
   if (!row) return not('cannot-be-made', 'It is not in the handbook.');
-  if (altitudeFt !== null && !coldPlaceOf(row.product, pages)) {
-    const vessels = vesselsFor(row, jar, { ...kitchen, altitudeFt, pages });
-    if (typeof vessels === 'string') return not('cannot-be-made', vessels);
+  if (!coldPlaceOf(row.product, pages)) {
+    const { tested, served } = waysToProcess({ ...kitchen, altitudeFt }, row, jar, pages);
+    if (tested.length === 0) return not('cannot-be-made', 'No tested process for that jar at this altitude.');
+    // Without any canner yet, one is bought before the harvest.
+    if (served.length === 0 && kitchen.canners.length > 0) {
+      return not('cannot-be-made', 'No canner here does what it is tested for.');
+    }
   }
   if (priority !== 'gift' && record && here > 0 && isNeverEaten(record) && !kept.has(goalKey({ product, jar }))) {
     return not('never-eaten', 'It has stood there for most of a year and none was eaten.');
