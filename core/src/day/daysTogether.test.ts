@@ -44,8 +44,10 @@ test('juice that settles overnight and what is planned for the next day are one 
   const strained = [grapes(at(29, 10), { without: ['settle-24h'] }), jam(at(30, 9))];
   expect(ids(batchesTogether('2026-08-29', strained, kitchen))).toEqual(['juice']);
   expect(ids(batchesTogether('2026-08-30', strained, kitchen))).toEqual(['jam']);
-  // A day that was closed is over, and one after the next is none of it.
+  // Closed together they stay one; a day that was closed alone is over, and one after the next is none of it.
   expect(ids(batchesTogether('2026-08-30', both, kitchen, new Set(['2026-08-29'])))).toEqual(['jam']);
+  const closed = new Set(['2026-08-29', '2026-08-30']);
+  expect(ids(batchesTogether('2026-08-30', both, kitchen, closed))).toEqual(['juice', 'jam']);
   expect(ids(batchesTogether('2026-08-29', [grapes(at(29, 10)), jam(at(31, 9))], kitchen))).toEqual(['juice']);
   expect(batchesTogether('2026-09-12', both, kitchen)).toEqual([]);
   // A canner that is gone stops nobody from looking.

@@ -15,7 +15,7 @@ const DAY_MS = DAY_MIN * MINUTE_MS;
 
 /**
  * The batches that are one plan with those of a date: what drips, settles or stands in salt overnight is finished on the next
- * day, by the same hands and in the same canners as what is planned for that day. Dates that are closed stand by themselves.
+ * day, by the same hands and in the same canners as what is planned for that day. What is closed is no plan with what is not.
  *
  * @param date "2026-08-29"
  * @returns in the order of their beginning
@@ -28,7 +28,7 @@ export function batchesTogether(
 ): Batch[] {
   const dateOf = (at: number) => localDay(at, kitchen.setup.timeZone);
   const byDate = groupBy(
-    batches.filter(({ startAt }) => !closed.has(dateOf(startAt)) || dateOf(startAt) === date),
+    batches.filter(({ startAt }) => closed.has(dateOf(startAt)) === closed.has(date)),
     ({ startAt }) => dateOf(startAt),
   );
   const dates = [...byDate.keys()].sort();
