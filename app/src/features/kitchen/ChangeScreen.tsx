@@ -1,4 +1,4 @@
-import { inZone } from '@/store/householdZone';
+import { inZone, momentInZone } from '@/store/householdZone';
 import { type Batch, type PlannedLoad, jarCounts, ofLoad } from '@hoddle/core/day/batch';
 import { JARS, type JarSize } from '@hoddle/core/handbook/jars';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { type Day, type LiveDay, useDay } from '@/features/day/useDay';
 import { useHousehold, useNow } from '@/store/useHousehold';
-import { clockTime, minuteOfDay } from '@/ui/clockWords';
+import { clockTime, isoDay, minuteOfDay } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
 import { BecomesPart } from './BecomesPart';
 import { KitchenFrame } from './KitchenFrame';
@@ -118,7 +118,13 @@ function Changes({ day, live, onEnd }: { day: Day; live: LiveDay; onEnd: () => v
             onPress={() => choose(`${name} is back`, { kind: 'cook-back', cook: name })}
           />
         ) : (
-          <LeavesPart key={name} cook={name} now={now} onChoose={choose} />
+          <LeavesPart
+            key={name}
+            cook={name}
+            now={now}
+            goesOn={isoDay(day.likelyAt ?? now) > isoDay(now)}
+            onChoose={choose}
+          />
         ),
       )}
       {day.loads
@@ -193,10 +199,13 @@ const ERRAND_HOURS = [1, 2, 3] as const;
 function LeavesPart({
   cook,
   now,
+  goesOn,
   onChoose,
 }: {
   cook: string;
   now: number;
+  /** The plan goes on tomorrow, when everybody is back. */
+  goesOn: boolean;
   onChoose: (words: string, change: DayChange) => void;
 }) {
   const [isAsked, setAsked] = useState(false);
@@ -222,10 +231,24 @@ function LeavesPart({
       <KitchenKey
         look="outline"
         words="For the rest of the day"
-        onPress={() => onChoose(`Without ${cook}`, { kind: 'cook-away', cook })}
+        onPress={() =>
+          onChoose(`Without ${cook}${goesOn ? ' today' : ''}`, {
+            kind: 'cook-away',
+            cook,
+            ...(goesOn && { until: untilNight(now) }),
+          })
+        }
       />
     </View>
   );
+}
+
+/** From now to the last minute of today. */
+function untilNight(now: number) {
+  const today = inZone(now);
+  const toMin = 24 * 60 - 1;
+  const at = momentInZone(today.getFullYear(), today.getMonth(), today.getDate(), toMin);
+  return { fromMin: minuteOfDay(now), toMin, at, weekday: today.getDay() };
 }
 
 /** Only what has not gone into a canner can be changed. */
