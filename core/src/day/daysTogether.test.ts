@@ -7,7 +7,9 @@ import { HANDS } from './dayProblem';
 import { batchesTogether, laterOf } from './daysTogether';
 import { USUAL_KITCHEN } from './kitchenSetup';
 import { planDay } from './planDay';
+import { problemOf } from './questionOfDay';
 import { HOT_BEFORE_MIN } from './waterInTime';
+import { whyThen } from './whyThen';
 
 const ZONE = 'America/Denver';
 /** 29 August 2026 is a Saturday. */
@@ -98,6 +100,10 @@ test('in one plan over two days nothing of the second is begun before its hour, 
   if (!plan) throw new Error('no plan');
   const second = plan.tasks.filter(({ task }) => task.batchId === 'jam');
   expect(Math.min(...second.map(({ startMin }) => startMin))).toBeGreaterThanOrEqual(23 * 60);
+  // Why then? The first of Sunday's steps waits for Sunday.
+  const problem = problemOf({ ...kitchen, batches: own, startMinute: 10 * 60, weekday: 6, later }, plan.cannerOf);
+  const [first] = second.filter(({ startMin }) => startMin === 23 * 60);
+  expect(first && whyThen(problem, plan.tasks, first)).toEqual({ kind: 'asked' });
   const hands = plan.tasks.filter(({ task }) => task.needs[HANDS]);
   for (const { startMin, endMin } of hands) {
     const [from, to] = [startMin, endMin].map((minute) => (minute + 10 * 60) % (24 * 60)) as [number, number];

@@ -8,6 +8,8 @@ export type Why =
   | { readonly kind: 'hours'; readonly resource: string }
   | { readonly kind: 'soonEnough'; readonly task: ScheduledTask; readonly maxLagMin: number }
   | { readonly kind: 'late'; readonly task: ScheduledTask }
+  /** Its own day begins then, or it is wished so. */
+  | { readonly kind: 'asked' }
   | { readonly kind: 'free' };
 
 const SAME_MIN = 1e-6;
@@ -44,5 +46,7 @@ export function whyThen({ resources }: DayProblem, plan: readonly ScheduledTask[
         return { kind: 'soonEnough', task: following, maxLagMin: maxLag };
     }
   }
+  const { releaseMin } = own.task;
+  if (releaseMin !== undefined && Math.abs(releaseMin - own.startMin) < SAME_MIN) return { kind: 'asked' };
   return { kind: 'free' };
 }

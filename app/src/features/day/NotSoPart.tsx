@@ -116,6 +116,8 @@ function soonestWords(why: Why): string {
     case 'soonEnough':
     case 'late':
       return `“${why.task.task.words}” follows it soon enough then`;
+    case 'asked':
+      return 'its own day begins then';
     case 'first':
     case 'free':
       return 'what comes before it takes so long';

@@ -133,6 +133,8 @@ function whyWords(why: Why, cannerName: (id: string) => string, day: Day): strin
       return `Not sooner, or ${named(why.task)} would come more than ${why.maxLagMin} min after it.`;
     case 'late':
       return `As late as will do for ${named(why.task)}.`;
+    case 'asked':
+      return 'Not before: its own day begins then, or it is wished so.';
     case 'free':
       return 'Could begin a little sooner; nothing waits for it.';
   }
