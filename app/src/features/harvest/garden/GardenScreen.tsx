@@ -36,6 +36,9 @@ export function GardenScreen() {
           </View>
         ))}
       </View>
+      <View className="flex-row pt-3">
+        <Key look="outline" words="Next spring: what to set" onPress={() => router.navigate('/plan/spring')} />
+      </View>
     </Screen>
   );
 }
