@@ -6,6 +6,7 @@ import { type Batch } from './batch';
 import { HANDS } from './dayProblem';
 import { batchesTogether, laterOf } from './daysTogether';
 import { USUAL_KITCHEN } from './kitchenSetup';
+import { begunLater } from './latestBegin';
 import { planDay } from './planDay';
 import { problemOf } from './questionOfDay';
 import { HOT_BEFORE_MIN } from './waterInTime';
@@ -122,4 +123,24 @@ test('in one plan over two days nothing of the second is begun before its hour, 
     expect(first - endMin).toBeGreaterThanOrEqual(0);
     expect(first - endMin).toBeLessThanOrEqual(HOT_BEFORE_MIN);
   }
+});
+
+test('a day counted from another moment speaks of the same moments', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -120, max: 120 }), (byMin) => {
+      const question = {
+        ...{ ...kitchen, batches: [], startMinute: 600, overByMin: 900 },
+        useBy: new Map([['a', 400]]),
+        later: new Map([['jam', { days: 1, fromMin: 1_380 }]]),
+        wishes: [{ kind: 'pin' as const, loadId: 'l', atMin: 300 }],
+      };
+      const moved = begunLater(question, byMin);
+      const at = (minute: number | undefined) => moved.startMinute + (minute ?? 0);
+      expect(at(moved.useBy?.get('a'))).toBe(1_000);
+      expect([at(moved.later?.get('jam')?.fromMin), moved.later?.get('jam')?.days]).toEqual([1_980, 1]);
+      expect(moved.wishes?.map((wish) => wish.kind === 'pin' && at(wish.atMin))).toEqual([900]);
+      expect(at(moved.overByMin)).toBe(1_500);
+      expect(begunLater(moved, -byMin)).toEqual(question);
+    }),
+  );
 });

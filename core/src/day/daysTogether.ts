@@ -1,4 +1,4 @@
-import { localDay, localDate } from '../measure/localTime';
+import { localDay, localMinute } from '../measure/localTime';
 import { groupBy } from '../handbook/groupBy';
 import { type Batch } from './batch';
 import { type DayKitchen, type Later } from './dayKitchen';
@@ -73,8 +73,7 @@ export function daysBetween(from: string, to: string): number {
 /** Before this moment the batches of a date cannot be done: each by itself, with all hands whenever somebody is there. */
 function endOf(batches: readonly Batch[], kitchen: Pick<DayKitchen, 'canners' | 'ownJars' | 'setup'>): number {
   const beginAt = Math.min(...batches.map(({ startAt }) => startAt));
-  const begin = localDate(beginAt, kitchen.setup.timeZone);
-  const startMinute = 60 * begin.getHours() + begin.getMinutes();
+  const startMinute = localMinute(beginAt, kitchen.setup.timeZone);
   const isKnown = ({ cannerId, loads }: Batch) =>
     [cannerId, ...loads.map((load) => load.cannerId ?? cannerId)].every(
       (id) => id === '' || kitchen.canners.some((canner) => canner.id === id),

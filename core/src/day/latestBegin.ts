@@ -7,7 +7,7 @@ const QUARTER_MIN = 15;
 /** Nodes that each try may take. */
 const NODES_A_TRY = 400;
 
-/** The same day, begun so many minutes later, on the same date. */
+/** The same day, begun so many minutes later, or below 0 earlier, on the same date: all it speaks of stays at its moment. */
 export function begunLater(question: DayQuestion, byMin: number): DayQuestion {
   const { startMinute, useBy, wishes, overByMin, later } = question;
   return {

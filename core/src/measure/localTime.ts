@@ -34,3 +34,9 @@ export function localDay(at: number, timeZone: string | undefined): string {
   const two = (value: number) => String(value).padStart(2, '0');
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
 }
+
+/** Minutes after midnight by the clock where the household is. */
+export function localMinute(at: number, timeZone: string | undefined): number {
+  const date = localDate(at, timeZone);
+  return 60 * date.getHours() + date.getMinutes();
+}

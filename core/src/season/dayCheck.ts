@@ -1,5 +1,5 @@
 import { planDay } from '../day/planDay';
-import { localDate } from '../measure/localTime';
+import { localDate, localMinute } from '../measure/localTime';
 import { batchesOfDay } from './batchesOfDay';
 import { type SeasonKitchen } from './recipesFor';
 import { type SeasonDayPlan } from './seasonPlan';
@@ -21,7 +21,7 @@ export function dayCheck(
   const known = new Map<string, boolean>();
   return (day, planned) => {
     const begin = localDate(day.at, kitchen.setup.timeZone);
-    const startMinute = begin.getHours() * 60 + begin.getMinutes();
+    const startMinute = localMinute(day.at, kitchen.setup.timeZone);
     const loads = planned.batches.map(({ recipe, jars }) => `${recipe} ${jars}`).sort();
     // What is done on some weekdays only makes one day differ from another.
     const weekday = begin.getDay();

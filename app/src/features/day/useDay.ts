@@ -1,7 +1,8 @@
 import { inZone } from '@/store/householdZone';
 import { type Batch, ofLoad } from '@hoddle/core/day/batch';
 import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
-import { askedOf, beginOf } from '@hoddle/core/day/dayWish';
+import { beginOf } from '@hoddle/core/day/dayWish';
+import { begunLater } from '@hoddle/core/day/latestBegin';
 import { type DayQuestion, problemOf } from '@hoddle/core/day/questionOfDay';
 import { type DayProgress } from '@hoddle/core/day/restOfDay';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf } from '@hoddle/core/day/sharedLoad';
@@ -132,33 +133,16 @@ const askedDay = memoizeOne(
     const cooks = cooksThere(planned.setup.cooks, state, minuteOfDay, (at) => inZone(at).getDay());
     const question: DayQuestion = isLive
       ? {
-          ...planned,
+          ...begunLater(planned, (startAt - beginAt) / MINUTE_MS),
+          ...{ startMinute: minuteOfDay(startAt), weekday: inZone(startAt).getDay() },
+          // A day that is late goes on all the same: by when it was to be ready is not held against what is left.
           overByMin: undefined,
           setup: { ...planned.setup, cooks },
-          ...from(startAt, planned, state, beginAt),
         }
       : planned;
     return { id, dates, own, states, orders, state, startAt, isLive, question, key: keyOf(planned) };
   },
 );
-
-/** The same question counted from another moment. */
-function from(
-  startAt: number,
-  { useBy, later }: DayQuestion,
-  { wishes }: DayState,
-  plannedAt: number,
-): Pick<DayQuestion, 'startMinute' | 'weekday' | 'useBy' | 'wishes' | 'later'> {
-  const laterMin = (plannedAt - startAt) / MINUTE_MS;
-  const due = new Map([...(useBy ?? [])].map(([id, minute]) => [id, minute + laterMin] as const));
-  const days = new Map(
-    [...(later ?? [])].map(([id, own]) => [id, { ...own, fromMin: own.fromMin + laterMin }] as const),
-  );
-  // A day that is late goes on all the same: by when it was to be ready is not held against what is left.
-  const { wishes: asked } = askedOf(wishes, startAt);
-  const begins = { startMinute: minuteOfDay(startAt), weekday: inZone(startAt).getDay() };
-  return { ...begins, useBy: due, ...(days.size > 0 && { later: days }), ...(asked && { wishes: asked }) };
-}
 
 const dayOfPlan = memoizeOne(
   (asked: Asked, plan: PlannedDay | undefined, nowMinute: number, lateMin: number | undefined): Day => {

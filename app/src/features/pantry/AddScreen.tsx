@@ -1,5 +1,5 @@
 import { readDay } from '@hoddle/core/formats/readDay';
-import { JAR_SIZES, type JarSize, JARS } from '@hoddle/core/handbook/jars';
+import { type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { MOST_JARS } from '@hoddle/core/pantry/jarLot';
 import { bestBy } from '@hoddle/core/pantry/keepsUntil';
 import { useRouter } from 'expo-router';
@@ -13,6 +13,7 @@ import { Screen } from '@/ui/Screen';
 import { CountStepper } from '@/ui/CountStepper';
 import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
+import { JarChips } from './JarChips';
 import { ProductField, productOf } from './ProductField';
 import { useJarsIn } from './useJarsIn';
 
@@ -63,11 +64,7 @@ export function AddScreen() {
     >
       <View className="max-w-[640px] gap-4">
         <ProductField label="What is in them" words={food} onWords={setFood} wrong={asked && !product} />
-        <View role="radiogroup" aria-label="Jar" className="flex-row flex-wrap gap-2">
-          {JAR_SIZES.map((size) => (
-            <ChipRadio key={size} words={JARS[size].several} chosen={size === jar} onPress={() => setJar(size)} />
-          ))}
-        </View>
+        <JarChips jar={jar} onJar={setJar} />
         <CountStepper
           label="Jars"
           count={jars}

@@ -1,15 +1,14 @@
-import { JAR_SIZES, type JarSize, JARS } from '@hoddle/core/handbook/jars';
+import { type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { MOST_JARS } from '@hoddle/core/pantry/jarLot';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
-import { ChipRadio } from '@/ui/ChipRadio';
 import { CountStepper } from '@/ui/CountStepper';
 import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { Heading, Words } from '@/ui/Words';
+import { JarChips } from './JarChips';
 import { ProductField, productOf } from './ProductField';
 
 const USUAL_JARS = 12;
@@ -36,11 +35,7 @@ export function WantMore() {
     <Plate className="gap-3">
       <Heading>Something else</Heading>
       <ProductField label="What is wanted" words={food} onWords={setFood} wrong={asked && !product} />
-      <View role="radiogroup" aria-label="Jar" className="flex-row flex-wrap gap-2">
-        {JAR_SIZES.map((size) => (
-          <ChipRadio key={size} words={JARS[size].several} chosen={size === jar} onPress={() => setJar(size)} />
-        ))}
-      </View>
+      <JarChips jar={jar} onJar={setJar} />
       <CountStepper
         label="Jars for a year"
         count={jars}

@@ -121,6 +121,25 @@ test('thin juice of the sauce fills the jars of juice first; nothing has to grow
   expect(setOf(of([sauce, juice(14)], [bed()]))).toBeGreaterThan(alone);
 });
 
+test('what a card only adds is bought where nobody grows it, and how many more are missing is told', () => {
+  const salsa = goal({
+    shares: [
+      { crop: 'tomato-paste', kgPerJar: MIDDLES.map(() => 1) },
+      { crop: 'onion', kgPerJar: MIDDLES.map(() => 0.2) },
+    ],
+  });
+  const onions = bed({ crop: 'onion', unit: 'row-feet', now: 0, logKgEach: Math.log(0.5) });
+  const plan = planSpring(of([salsa], [bed({ logKgEach: 0 }), onions]));
+  expect(plan.beds.map(({ crop, set, more }) => [crop, set, more])).toEqual([['tomato-paste', 42, 30]]);
+  expect(plan.bought.map(({ crop, needKg }) => [crop, Math.round(10 * needKg.p50)])).toEqual([['onion', 84]]);
+  const grown = planSpring(of([salsa], [bed({ logKgEach: 0, now: 50 }), { ...onions, now: 5 }]));
+  expect(grown.bought).toEqual([]);
+  expect(grown.beds.map(({ crop, more }) => [crop, more])).toEqual([
+    ['onion', 15],
+    ['tomato-paste', 0],
+  ]);
+});
+
 test('what grows here and no goal takes is told apart; a full shelf asks for nothing', () => {
   const plan = planSpring(of([goal({ have: 400 })], [bed(), bed({ crop: 'beet', unit: 'row-feet' })]));
   expect(plan.beds).toEqual([]);

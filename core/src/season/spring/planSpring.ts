@@ -31,6 +31,8 @@ export interface SpringBed extends SpringCrop {
   readonly needKg: Range;
   /** Plants, row-feet or trees in all, so that it is enough in eight years of ten. */
   readonly set: number;
+  /** So many more than there are. */
+  readonly more: number;
   /** Chance that what grows there now is enough. */
   readonly enoughAsNow: number;
   /** Missing at most in eight years of ten with what grows there now, in kilograms. */
@@ -41,8 +43,13 @@ export interface SpringBed extends SpringCrop {
 
 export interface SpringPlan {
   readonly jars: readonly SpringJars[];
-  /** Those that something is wanted of, the most missing first; what stands there for years and is enough last. */
+  /**
+   * Crops that something wanted is made of first of all, or that grow here: the most missing first; what stands there for years
+   * and is enough last.
+   */
   readonly beds: readonly SpringBed[];
+  /** What a card only adds and nobody grows. */
+  readonly bought: readonly SpringBed[];
   /** Crops that grow here and that nothing wanted takes. */
   readonly unused: readonly SpringCrop[];
 }
@@ -82,19 +89,21 @@ export function planSpring({ now, goals, crops }: SpringProblem, seed = 1, tries
       const each = need.map(() => Math.exp(row.logKgEach + row.spread * draws.normal()));
       const short = need.map((wants, i) => Math.max(0, wants - row.now * (each[i] ?? 0)));
       const step = STEP[row.unit];
+      const set =
+        step *
+        Math.ceil(
+          quantile(
+            need.map((wants, i) => wants / (each[i] ?? 1)),
+            ENOUGH,
+          ) /
+            step -
+            1e-9,
+        );
       return {
         ...row,
         needKg: { p10: quantile(need, 0.1), p50: quantile(need, 0.5), p90: quantile(need, 0.9) },
-        set:
-          step *
-          Math.ceil(
-            quantile(
-              need.map((wants, i) => wants / (each[i] ?? 1)),
-              ENOUGH,
-            ) /
-              step -
-              1e-9,
-          ),
+        set,
+        more: Math.max(0, set - Math.round(row.now)),
         enoughAsNow: short.filter((kgShort) => kgShort === 0).length / tries,
         shortKg: quantile(short, ENOUGH),
         takes: by.map(({ product, jar, shares }) => ({ product, jar, leads: shares[0]?.crop === row.crop })),
@@ -111,9 +120,16 @@ export function planSpring({ now, goals, crops }: SpringProblem, seed = 1, tries
       const jarsOf = { product, jar, jars: { p50: quantile(own, 0.5), p80: quantile(own, ENOUGH) } };
       return isMuchMore(goal, eaten) ? { ...jarsOf, eaten } : jarsOf;
     }),
-    beds: beds.sort((a, b) => shortPart(b) - shortPart(a) || Number(isLasting(a)) - Number(isLasting(b))),
+    beds: beds
+      .filter(isGrown)
+      .sort((a, b) => shortPart(b) - shortPart(a) || Number(isLasting(a)) - Number(isLasting(b))),
+    bought: beds.filter((bed) => !isGrown(bed)),
     unused: crops.filter(({ crop, now: there }) => there > 0 && !wanted(crop)),
   };
+}
+
+function isGrown({ now, takes }: SpringBed): boolean {
+  return now > 0 || takes.some(({ leads }) => leads);
 }
 
 function shortPart({ shortKg, needKg }: SpringBed): number {

@@ -16,7 +16,6 @@ import { asNowWords, basisWords, cropWords, setWords, takenByWords } from './spr
 export function BedRow({ bed, jars }: { bed: SpringBed; jars: Spring['jars'] }) {
   const mass = useMassWords();
   const { bearsAfterYears } = sowingRow(bed.crop);
-  const more = bed.set - Math.round(bed.now);
   return (
     <View role="listitem" className="flex-row gap-3 border-t border-hair py-3">
       <CropGlyph crop={bed.crop} />
@@ -25,11 +24,11 @@ export function BedRow({ bed, jars }: { bed: SpringBed; jars: Spring['jars'] }) 
           <Words weight={800} size="lead">
             {cropWords(bed)}
           </Words>
-          <Words weight={700}>{verdict(bed, more, bearsAfterYears)}</Words>
+          <Words weight={700}>{verdict(bed, bearsAfterYears)}</Words>
         </View>
         <BedBar bed={bed} />
         <Words>{asNowWords(bed, mass)}</Words>
-        {bearsAfterYears !== undefined && more > 0 && (
+        {bearsAfterYears !== undefined && bed.more > 0 && (
           <Words size="label">
             What is missing is bought or given until then: one set now bears well after about {bearsAfterYears}{' '}
             {bearsAfterYears === 1 ? 'year' : 'years'}.
@@ -46,9 +45,9 @@ export function BedRow({ bed, jars }: { bed: SpringBed; jars: Spring['jars'] }) 
 }
 
 /** What is to be done, in a word or two. */
-function verdict(bed: SpringBed, more: number, bearsAfterYears: number | undefined): string {
+function verdict(bed: SpringBed, bearsAfterYears: number | undefined): string {
   if (bearsAfterYears === undefined) return `set ${setWords(bed)}`;
-  return more > 0 ? `${countWords({ count: more, unit: bed.unit })} more` : 'enough';
+  return bed.more > 0 ? `${countWords({ count: bed.more, unit: bed.unit })} more` : 'enough';
 }
 
 const BAR_PX = 14;

@@ -16,16 +16,15 @@ export function SowingPart({ spring: { beds, year } }: { spring: Spring }) {
   const { plantings } = useHousehold();
   const [copied, setCopied] = useState(false);
   const now = householdNow();
-  const wanted = beds.filter(({ now: there, takes }) => there > 0 || takes.some(({ leads }) => leads));
-  const byCrop = new Map(wanted.map((bed) => [bed.crop, bed]));
+  const byCrop = new Map(beds.map((bed) => [bed.crop, bed]));
   const list = sowingList([...byCrop.keys()], plantings, year).flatMap((sowing) => {
     const bed = byCrop.get(sowing.crop);
     // What stands there already and is enough needs no line.
-    return bed && !(sowing.begun === 'lasting' && bed.set <= bed.now) ? [{ sowing, bed }] : [];
+    return bed && !(sowing.begun === 'lasting' && bed.more === 0) ? [{ sowing, bed }] : [];
   });
   if (list.length === 0) return null;
   const amount = (bed: (typeof list)[number]['bed'], lasting: boolean) =>
-    setWords(lasting ? { ...bed, set: bed.set - Math.round(bed.now) } : bed);
+    setWords(lasting ? { ...bed, set: bed.more } : bed);
   const lines = list.map(({ sowing, bed }) => ({
     name: cropWords(bed),
     amount: amount(bed, sowing.begun === 'lasting'),

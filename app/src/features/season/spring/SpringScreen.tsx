@@ -56,19 +56,18 @@ export function SpringScreen() {
   );
 }
 
-/** Crops that something is made of first of all, or that grow here; what a card only adds and nobody grows is bought. */
-function Beds({ spring: { beds, jars } }: { spring: Spring }) {
+function Beds({ spring: { beds, bought, jars } }: { spring: Spring }) {
   const mass = useMassWords();
-  const isGrown = ({ takes, now }: (typeof beds)[number]) => now > 0 || takes.some(({ leads }) => leads);
-  const bought = beds.filter((bed) => !isGrown(bed));
   return (
     <>
       <View role="list" aria-label="What to set">
-        {beds.filter(isGrown).map((bed) => (
+        {beds.map((bed) => (
           <BedRow key={bed.crop} bed={bed} jars={jars} />
         ))}
       </View>
-      {beds.length === 0 && <Words>The shelf and what is on its way are enough: nothing has to grow for jars.</Words>}
+      {beds.length + bought.length === 0 && (
+        <Words>The shelf and what is on its way are enough: nothing has to grow for jars.</Words>
+      )}
       {bought.length > 0 && (
         <View className="gap-1">
           <Heading>Bought, as nothing of it grows here</Heading>

@@ -3,7 +3,15 @@ import { asNowWords, basisWords, enoughWords, setWords, sowingWords } from './sp
 
 const BED: SpringBed = {
   ...{ crop: 'tomato-paste', unit: 'plants', now: 60, logKgEach: 1.5, spread: 0.4, seasons: 2, ownFigure: true },
-  ...{ freshKg: 0, lostPart: 0, needKg: { p10: 50, p50: 60, p90: 70 }, set: 72, enoughAsNow: 0.52, shortKg: 18.4 },
+  ...{
+    freshKg: 0,
+    lostPart: 0,
+    needKg: { p10: 50, p50: 60, p90: 70 },
+    set: 72,
+    more: 12,
+    enoughAsNow: 0.52,
+    shortKg: 18.4,
+  },
   takes: [],
 };
 const lb = (kg: number) => `${Math.round(kg / 0.4536)} lb`;
