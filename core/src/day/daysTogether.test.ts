@@ -6,7 +6,7 @@ import { type Batch } from './batch';
 import { HANDS } from './dayProblem';
 import { batchesTogether, laterOf } from './daysTogether';
 import { USUAL_KITCHEN } from './kitchenSetup';
-import { begunLater } from './latestBegin';
+import { begunLater } from './begunLater';
 import { planDay } from './planDay';
 import { problemOf } from './questionOfDay';
 import { HOT_BEFORE_MIN } from './waterInTime';

@@ -1,3 +1,4 @@
+import { begunLater } from './begunLater';
 import { DAY_MIN } from './kitchenSetup';
 import { planDay } from './planDay';
 import { type DayQuestion } from './questionOfDay';
@@ -6,23 +7,6 @@ import { type DayQuestion } from './questionOfDay';
 const QUARTER_MIN = 15;
 /** Nodes that each try may take. */
 const NODES_A_TRY = 400;
-
-/** The same day, begun so many minutes later, or below 0 earlier, on the same date: all it speaks of stays at its moment. */
-export function begunLater(question: DayQuestion, byMin: number): DayQuestion {
-  const { startMinute, useBy, wishes, overByMin, later } = question;
-  return {
-    ...question,
-    startMinute: startMinute + byMin,
-    ...(useBy && { useBy: new Map([...useBy].map(([id, minute]) => [id, Math.max(0, minute - byMin)] as const)) }),
-    ...(later && {
-      later: new Map([...later].map(([id, own]) => [id, { ...own, fromMin: own.fromMin - byMin }] as const)),
-    }),
-    ...(wishes && {
-      wishes: wishes.map((wish) => (wish.kind === 'pin' ? { ...wish, atMin: wish.atMin - byMin } : wish)),
-    }),
-    ...(overByMin !== undefined && { overByMin: overByMin - byMin }),
-  };
-}
 
 /**
  * A day planned backwards: how late it can begin and still be over by the minute asked for, to the quarter of an hour. Halving; a

@@ -2,7 +2,7 @@ import { inZone } from '@/store/householdZone';
 import { type Batch, ofLoad } from '@hoddle/core/day/batch';
 import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { beginOf } from '@hoddle/core/day/dayWish';
-import { begunLater } from '@hoddle/core/day/latestBegin';
+import { begunLater } from '@hoddle/core/day/begunLater';
 import { type DayQuestion, problemOf } from '@hoddle/core/day/questionOfDay';
 import { type DayProgress } from '@hoddle/core/day/restOfDay';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf } from '@hoddle/core/day/sharedLoad';
