@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { METHODS } from '@hoddle/core/process/method';
 import { Id, Time } from './id';
 
 const common = { id: Id, loadId: Id, at: Time };
@@ -13,6 +14,7 @@ export const KitchenEventSchema = v.variant('type', [
     type: v.literal('load-started'),
     jars: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(40)),
     cannerId: v.optional(Id),
+    way: v.optional(v.picklist(METHODS, 'is no way of processing that was tested')),
     lids: v.optional(v.picklist(['single-use', 'reusable'])),
   }),
   v.object({

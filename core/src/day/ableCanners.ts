@@ -1,13 +1,14 @@
 import { type Canner } from '../canner/canner';
 import { holdsMixed } from '../canner/holdsMixed';
 import { isCanned } from './batch';
+import { wayIn } from './inTheCanner';
 import { type DayQuestion } from './questionOfDay';
 import { hostOf, sizesInCanner, together } from './sharedLoad';
 import { wishedCanners } from './wish';
 
 /**
- * The canners that can take each load of a day, by load id: what is in use, serves its method and holds all its jars. A load that
- * has gone in already stays where it is; one that goes in with another has no canner of its own.
+ * The canners that can take each load of a day, by load id: what is in use, serves one of its ways and holds all its jars. A load
+ * that has gone in already stays where it is; one that goes in with another has no canner of its own.
  */
 export function ableCanners({
   batches,
@@ -20,11 +21,12 @@ export function ableCanners({
   const able = (batch: (typeof batches)[number], load: (typeof batch.loads)[number]): readonly string[] => {
     const stands = progress?.cannerOf.get(load.id);
     if (stands !== undefined) return [stands];
-    const { method } = batch;
-    if (method === undefined || !isCanned(batch)) return [];
     const { jars } = together(batch, load, batches).load;
     const sizes = sizesInCanner(batch, load, batches);
-    const fits = (canner: Canner) => holdsMixed(canner, sizes, jars, { method: batch.method, ownJars });
+    const fits = (canner: Canner) => {
+      const method = wayIn(canner, batch, load, batches);
+      return method !== undefined && holdsMixed(canner, sizes, jars, { method, ownJars });
+    };
     const ids = usable.filter(fits).map(({ id }) => id);
     return wishedCanners(wishes, load.id, ids);
   };

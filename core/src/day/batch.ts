@@ -23,6 +23,14 @@ export interface PlannedLoad {
   readonly withLoadId?: string;
   /** Its jars are of another size than the batch's, with the time that is tested for those. */
   readonly size?: LoadSize;
+  /** The way of the canner it goes into, where that is another than its batch's. Worked out, never kept. */
+  readonly way?: Method;
+}
+
+/** The same jars in another canner, for the same minutes. */
+export interface SameHeat {
+  readonly jar: JarSize;
+  readonly method: Method;
 }
 
 /** Another size of jar, and what is tested for it. */
@@ -57,6 +65,8 @@ export interface Batch {
   readonly planned?: { readonly processMinutes: number; readonly pressurePsi?: number; readonly altitudeFt: number };
   /** Why nothing is tested for it any more. Worked out, never kept. */
   readonly untested?: string;
+  /** What else its jars may go into at the same minutes. Worked out, never kept. */
+  readonly sameHeat?: readonly SameHeat[];
   /** Of what is kept cold `''`: it takes none. */
   readonly cannerId: string;
   /** When the hands begin, epoch milliseconds. */
@@ -87,10 +97,14 @@ export function jarsOf({ loads }: Pick<Batch, 'loads'>): number {
 }
 
 /**
- * A batch as one of its loads has it: in that load's own jars, by their own tested time; its other loads then name theirs.
- * Whoever holds a batch and a load holds it so.
+ * A batch as one of its loads has it: in that load's own jars and canner, by their own tested time; its other loads then name
+ * theirs. Whoever holds a batch and a load holds it so.
  */
-export function ofLoad<Of extends Batch>(batch: Of, { size }: Pick<PlannedLoad, 'size'>): Of {
+export function ofLoad<Of extends Batch>(batch: Of, { size, way }: Pick<PlannedLoad, 'size' | 'way'>): Of {
+  if (way !== undefined && way !== batch.method) {
+    const loads = batch.loads.map(({ way: own = batch.method as Method, ...load }) => ({ ...load, way: own }));
+    return ofLoad({ ...batch, method: way, loads }, { ...(size && { size }) });
+  }
   if (!size) return batch;
   const { jar, processMinutes, pressurePsi, planned, untested, ...own } = batch;
   const others: LoadSize = {

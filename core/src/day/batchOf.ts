@@ -7,6 +7,7 @@ import { type Method } from '../process/method';
 import { type PotOutput } from '../recipe/potOutputs';
 import { plannedProcess } from '../process/plannedProcess';
 import { type Batch, cardOf, type FromPot, type PlannedLoad } from './batch';
+import { sameHeatOf } from './sameHeatOf';
 
 /** Jars of another size that are filled from the same pot, in loads of their own. */
 export interface MoreJars {
@@ -59,6 +60,17 @@ export function batchOf(
     return answer.kind === 'tested' ? [[each, answer] as const] : [];
   });
   if (sized.length < besides.length) return undefined;
+  const sameHeat = sameHeatOf(
+    [
+      { ...question, processMinutes: plannedProcess(tested).minutes },
+      ...sized.map(([each, process]) => ({
+        ...question,
+        jar: each.jar,
+        processMinutes: plannedProcess(process).minutes,
+      })),
+    ],
+    pages,
+  );
   const card = cardOf({ product: product.product, uses, ...(from && { from }) })?.card;
   const own = loads.map((jars, i): PlannedLoad => ({
     id: newId(`load ${i + 1}`),
@@ -75,6 +87,7 @@ export function batchOf(
     ...(from && { from }),
     processMinutes: plannedProcess(tested).minutes,
     ...(pressurePsi !== undefined && { pressurePsi }),
+    ...(sameHeat.length > 0 && { sameHeat }),
     cannerId,
     startAt,
     uses,

@@ -3,7 +3,8 @@ import { COOL_WATER_STEP, coolMinutes } from './coolWater';
 import { paceOf, waterId } from './dayKitchen';
 import { cannerResource, HANDS } from './dayProblem';
 import { type Choice, coolId, type ModelGround, opposite, type Water, waterName } from './modelGround';
-import { type LoadInCanner, questionOf } from './taskChain';
+import { type LoadInCanner } from './inTheCanner';
+import { questionOf } from './taskChain';
 
 /** Cold water for raw jars that are not the first into a canner. See `withCooling`. */
 export function coolingOf(ground: ModelGround, choice: Choice): SearchTask[] {

@@ -18,7 +18,8 @@ const pots = [
   handbookCanner(CANNERS[0]!, { id: 'common' }),
   handbookCanner(CANNERS[1]!, { id: 'large' }),
   { ...handbookCanner(CANNERS[0]!, { id: 'plugged in' }), electric: true, burnerWatts: 1_400 },
-];
+  { ...handbookCanner(CANNERS[4]!, { id: 'steam pan' }), testFits: [{ jar: 'pint', jars: 12 }] },
+] as const;
 
 const KINDS = [
   ['tomatoes-crushed', 'hot', 35],
@@ -34,6 +35,7 @@ const madeOf = (
 ): Batch => ({
   ...{ id: `b${k}`, product, jar: 'pint', pack, method: 'boiling-water', altitudeFt: 0, processMinutes },
   ...{ cannerId: 'common', startAt: 0, uses: [{ pickId: 'p', massKg: 5 * jars.length, softKg: 0 }] },
+  ...(processMinutes <= 45 && { sameHeat: [{ jar: 'pint', method: 'steam' }] }),
   loads: jars.map((each, i) => ({ id: `b${k} l${i}`, number: i + 1, jars: each })),
 });
 
@@ -48,7 +50,9 @@ const days = (most: number) =>
         ...[
           [0, 1],
           [0, 2],
+          [0, 3],
           [0, 1, 2],
+          [0, 1, 3],
         ].map((own) => own.map((c) => pots[c]!)),
       ),
       startMinute: fc.constantFrom(7 * 60, 11 * 60, 17 * 60),

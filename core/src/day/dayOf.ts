@@ -8,13 +8,14 @@ import { type DayStep, stepsOfBatch } from './daySequence';
 import { cannerResource, type DayProblem, type DayTask, HANDS, WATCH } from './dayProblem';
 import { dayResources } from './dayResources';
 import { errandTasks } from './errandTasks';
+import { inItsCanner, type LoadInCanner } from './inTheCanner';
 import { isLongWait } from './longWait';
-import { guestsOf, hostOf, type LoadOfBatch, minutesOf, together, wordsInCanner } from './sharedLoad';
+import { guestsOf, hostOf, type LoadOfBatch, minutesOf, wordsInCanner } from './sharedLoad';
 import { STERILE_HOLD_MIN, sterileJars } from './sterileJars';
 import { cannerFor, type DayKitchen, daysLater, type Later, paceOf, waterId } from './dayKitchen';
 import { plus, range, times, whole } from './minutes';
 import { CUT_HOLD_MIN, JARS_HOLD_MIN, numbered, toolsOf } from './stepWork';
-import { Chain, type LoadInCanner, questionOf, stoveFor } from './taskChain';
+import { Chain, questionOf, stoveFor } from './taskChain';
 
 /** From here on a batch is in its jars, and hot jars go into the canner soon. */
 const INTO_JARS = ['acid', 'raw-pack', 'pack-hot', 'fill'];
@@ -33,18 +34,13 @@ export const READY_JARS_STEP = 'ready-jars';
  * @throws RangeError for a load in a canner that the kitchen does not have
  */
 export function dayOf(batches: readonly Batch[], kitchen: DayKitchen): DayProblem {
-  const loads = batches.filter(isCanned).flatMap((batch) =>
-    batch.loads
-      .filter((load) => !hostOf(load, batches))
-      .map((load): LoadInCanner => {
-        const all = together(batch, load, batches);
-        return {
-          ...all,
-          batch: { ...all.batch, method: batch.method },
-          canner: cannerFor(batch, load, kitchen),
-        };
-      }),
-  );
+  const loads = batches
+    .filter(isCanned)
+    .flatMap((batch) =>
+      batch.loads
+        .filter((load) => !hostOf(load, batches))
+        .map((load) => inItsCanner(batch, load, batches, cannerFor(batch, load, kitchen))),
+    );
   const used = [...new Set(loads.map(({ canner }) => canner))];
   const waters = used.flatMap((canner) => {
     const own = loads.filter((other) => other.canner === canner);
@@ -129,10 +125,8 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
       else if (!hostOf(load, batches)) {
         // Whoever goes in with it is filled by then, and waits no longer than its own jars.
         for (const guest of guestsOf(load.id, batches)) own.require({ task: filledId(guest), maxLag: JARS_HOLD_MIN });
-        const all = together(batch, load, batches);
         const words = wordsInCanner(batch, load, batches);
-        const canner = cannerFor(batch, load, kitchen);
-        own.can({ ...all.batch, method: batch.method }, all.load, canner, kitchen, words);
+        own.can(inItsCanner(batch, load, batches, cannerFor(batch, load, kitchen)), kitchen, words);
       }
       return [...sterile, ...(made.tasks.length > 0 ? own.tasks : due(own.tasks))];
     }),

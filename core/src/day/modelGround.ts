@@ -5,9 +5,9 @@ import { readyAt } from './coolWater';
 import { type Assignment, cannerFor, daysLater } from './dayKitchen';
 import { dayOf } from './dayOf';
 import { type DayProblem } from './dayProblem';
+import { inItsCanner, type LoadInCanner } from './inTheCanner';
 import { type DayQuestion } from './questionOfDay';
-import { hostOf, together } from './sharedLoad';
-import { type LoadInCanner } from './taskChain';
+import { hostOf } from './sharedLoad';
 
 /** The moment at which the plan begins, for what is due or ready in one canner and not in another. */
 export const BEGIN: SearchTask = { id: 'begin', minutes: 0, needs: {}, due: 0 };
@@ -53,12 +53,11 @@ export function choicesOf(
     batch.loads
       .filter((load) => !hostOf(load, batches))
       .map((load): Choice => {
-        const all = together(batch, load, batches);
         const ids = able.get(load.id) ?? [];
         const inCanner = new Map(
           ids.map((id) => {
             const canner = cannerFor(batch, load, { ...question, cannerOf: new Map([[load.id, id]]) });
-            return [id, { ...all, batch: { ...all.batch, method: batch.method }, canner }];
+            return [id, inItsCanner(batch, load, batches, canner)];
           }),
         );
         // What has begun keeps its name, and so its place among those that are ready at once.

@@ -7,7 +7,7 @@ import { type Range } from '../measure/range';
 import { type Batch, type CannedBatch, frozenPart, type PlannedLoad } from './batch';
 import { cannerWords } from './cannerWords';
 import { BURNERS, CANNER_BURNERS, cannerResource, type DayTask, HANDS, WATCH } from './dayProblem';
-import { type LoadOfBatch } from './sharedLoad';
+import { type LoadInCanner } from './inTheCanner';
 import { type Lag } from '../scheduling/scheduleProblem';
 import { type DayKitchen, daysLater, paceOf, waterId } from './dayKitchen';
 import { type Span, plus, range, times, whole } from './minutes';
@@ -42,12 +42,6 @@ export interface Part {
   readonly share: number;
   readonly jars: number;
   readonly batch: Batch;
-}
-
-/** A load with the canner it goes into. */
-export interface LoadInCanner extends LoadOfBatch {
-  readonly batch: CannedBatch;
-  readonly canner: Canner;
 }
 
 /** What a canner takes of the stove; one that heats itself takes nothing. */
@@ -195,7 +189,7 @@ export class Chain {
   }
 
   /** Into the canner and out again. */
-  can(batch: CannedBatch, load: PlannedLoad, canner: Canner, kitchen: DayKitchen, jars: string): void {
+  can({ batch, load, canner }: LoadInCanner, kitchen: DayKitchen, jars: string): void {
     const vessel = { [cannerResource(canner.id)]: 1 };
     const fired = { ...vessel, ...stoveFor(canner), [WATCH]: 1 };
     const taken = kitchen.heatUpsTaken?.get(heatUpKey(canner.id, batch.method));

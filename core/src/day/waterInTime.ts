@@ -3,7 +3,7 @@ import { preheat } from './dayOf';
 import { cannerResource, type DayTask } from './dayProblem';
 import { waterId } from './dayKitchen';
 import { type Choice, coolId, type ModelGround, opposite, type Water, waterName } from './modelGround';
-import { type LoadInCanner } from './taskChain';
+import { type LoadInCanner } from './inTheCanner';
 
 /** Water stands hot so long before its jars, and no longer; never across a night. Common practice. */
 export const HOT_BEFORE_MIN = 40;

@@ -1,11 +1,13 @@
-import { type Batch, type FromPot } from '../day/batch';
+import { type Batch, type FromPot, type PlannedLoad } from '../day/batch';
 import { joinedPots, joinFault } from '../day/joinPots';
 import { madeAs } from '../day/madeAs';
+import { groupBy } from '../handbook/groupBy';
 import { type PickUse } from '../harvest/pick';
 import { sumUses, timesUse } from '../harvest/usesOf';
+import { type Method } from '../process/method';
 import { byTheTable, type TableGround } from './byTheTable';
 import { type DayEvent, standing } from './dayEvent';
-import { type KitchenEvent } from './kitchenEvent';
+import { inOrderOnce, type KitchenEvent } from './kitchenEvent';
 import { takenOffMl } from './takenOff';
 import { measuredNow } from './measuredNow';
 
@@ -30,7 +32,36 @@ export function batchesNow(
   events: readonly KitchenEvent[],
   ground: TableGround,
 ): Batch[] {
-  return byTheTable(withTheirPots(asTold(batches, dayEvents, events), dayEvents), events, ground);
+  const told = withTheirPots(asTold(batches, dayEvents, events), dayEvents);
+  return byTheTable(inTheirCanners(told, events), events, ground);
+}
+
+/** A load goes by the way of the canner it was put into. */
+function inTheirCanners(batches: readonly Batch[], events: readonly KitchenEvent[]): readonly Batch[] {
+  const isTold = new Set(events.flatMap((event) => (event.type === 'load-started' && event.way ? [event.loadId] : [])));
+  if (isTold.size === 0) return batches;
+  const told = groupBy(
+    events.filter(({ loadId }) => isTold.has(loadId)),
+    ({ loadId }) => loadId,
+  );
+  return batches.map((batch) => {
+    const wayOf = ({ id, withLoadId = id }: PlannedLoad) => wayTold(told.get(withLoadId) ?? []);
+    if (batch.loads.every((load) => wayOf(load) === undefined)) return batch;
+    return { ...batch, loads: batch.loads.map((load) => ({ ...load, way: wayOf(load) ?? (batch.method as Method) })) };
+  });
+}
+
+/** The way told where a load was put in; a slip that was taken back at once counts for nothing. */
+function wayTold(events: readonly KitchenEvent[]): Method | undefined {
+  let put: Extract<KitchenEvent, { type: 'load-started' }> | undefined;
+  let isLast = false;
+  for (const event of inOrderOnce(events)) {
+    const isSlip = event.type === 'taken-back' && isLast && event.eventId === put?.id;
+    if (isSlip) put = undefined;
+    isLast = event.type === 'load-started' && !put;
+    if (event.type === 'load-started' && !put) put = event;
+  }
+  return put?.way;
 }
 
 /** What begins with another batch's pot is gone with that batch, unless the juice was taken off before. */

@@ -6,10 +6,12 @@ import { type HouseholdSource } from '../process/householdSource';
 import { type OwnRecipe } from '../process/ownRecipe';
 import { ownPagesOf } from '../recipe/own/pagesOf';
 import { readRecipe } from '../recipe/own/readRecipe';
+import { batchesNow } from './batchesNow';
 import { byTheTable, tableWords } from './byTheTable';
 import { isHeldToTheTable, type KitchenEvent } from './kitchenEvent';
 import { loadNow } from './loadNow';
 import { loadOrder } from './loadOrder';
+import { heatUpsTaken } from './timesTaken';
 
 const MIN = 60_000;
 const RAN = ['resting', 'cooling', 'checked'];
@@ -241,4 +243,31 @@ test('no jar counts as processed under the table, whatever was tapped, moved or 
   );
   // The property says nothing unless jars come through.
   expect(ran).toBeGreaterThan(300);
+});
+
+test('jars put into a steam pan go by steam, and not into one that their minutes are too long for', () => {
+  const batch = planned('tomatoes-crushed pint', 4_000);
+  const put = tell(0, 'load-started', { cannerId: 'pan', way: 'steam' });
+  const methodAt = (ft: number, told: readonly KitchenEvent[]) => {
+    const batches = batchesNow([batch], [], told, at(ft));
+    const [now = batch] = batches;
+    const { method, processMinutes, untested } = loadOrder(now, now.loads[0]!, batches);
+    return [method, processMinutes, untested !== undefined];
+  };
+  expect(methodAt(4_000, [put])).toEqual(['steam', 45, false]);
+  expect(methodAt(4_000, [])).toEqual(['boiling-water', 45, false]);
+  // Above 6,000 ft its 50 minutes are past the 45 that steam is tested for.
+  expect(methodAt(7_000, [put])).toEqual(['steam', 50, true]);
+  expect(methodAt(7_000, [])).toEqual(['boiling-water', 50, false]);
+  const slip = tell(0.2, 'taken-back', { eventId: put.id });
+  expect(methodAt(7_000, [put, slip])).toEqual(['boiling-water', 50, false]);
+  const ran = [put, tell(9, 'boil-reached', { tested: 45 }), tell(54, 'heat-off', { tested: 45 })];
+  expect(methodAt(7_000, ran).slice(0, 1)).toEqual(['steam']);
+  expect(methodAt(7_000, [...ran, { ...slip, at: 55 * MIN }])[0]).toBe('steam');
+  expect(
+    heatUpsTaken(
+      batchesNow([batch], [], ran, at(4_000)),
+      new Map([['one', { ...minutesAt(batch, 4_000, ran).state }]]),
+    ),
+  ).toEqual(new Map([['steam pan', [9]]]));
 });

@@ -1,8 +1,9 @@
-import { type Batch, isCanned, ofLoad, type PlannedLoad } from '../day/batch';
+import { type Batch, type CannedBatch, isCanned, ofLoad, type PlannedLoad } from '../day/batch';
+import { sameHeatOf } from '../day/sameHeatOf';
 import { groupBy } from '../handbook/groupBy';
 import { isOwnProduct, ownCardId, recipeIdOf } from '../handbook/ownIds';
 import { findProcess, type HouseholdPages } from '../process/findProcess';
-import { type Method } from '../process/method';
+import { type Method, METHOD_WORDS } from '../process/method';
 import { plannedProcess } from '../process/plannedProcess';
 import { type KitchenEvent } from './kitchenEvent';
 import { loadNow, RAN } from './loadNow';
@@ -41,9 +42,37 @@ export function byTheTable(
   return batches.map((batch) => {
     if (!isCanned(batch) || batch.loads.every((load) => hasRun(batch, load))) return batch;
     const now = lookedUp(batch, altitudeFt, pages);
-    if (now.loads.every(({ size }) => !size)) return now;
-    return { ...now, loads: now.loads.map((load) => sizedNow(batch, load, altitudeFt, pages)) };
+    const { method } = batch;
+    const sized = now.loads.some(({ size }) => size)
+      ? { ...now, loads: now.loads.map((load) => sizedNow(batch, load, altitudeFt, pages)) }
+      : now;
+    return withSameHeat({ ...sized, method }, pages, (load) => hasRun(batch, load)) ?? sized;
   });
+}
+
+/**
+ * With the other ways its jars may go; a load that is in a canner of one which is not tested any more is not to be started.
+ * Undefined where it says the same.
+ */
+function withSameHeat(
+  { sameHeat: before, ...batch }: CannedBatch,
+  pages: HouseholdPages,
+  hasRun: (load: PlannedLoad) => boolean,
+): Batch | undefined {
+  const sized = batch.loads.flatMap(({ size }) => (size ? [{ ...batch, ...size }] : []));
+  const sameHeat = sameHeatOf([batch, ...sized], pagesOf(batch, pages));
+  if (sameHeat.length === 0 && !before && batch.loads.every(({ way }) => way === undefined)) return undefined;
+  const isOpen = ({ way, size }: PlannedLoad) =>
+    way === undefined ||
+    way === batch.method ||
+    sameHeat.some(({ jar, method }) => method === way && jar === (size?.jar ?? batch.jar));
+  const loads = batch.loads.map((load) => {
+    if (load.way === undefined || isOpen(load) || hasRun(load)) return load;
+    const { jar, processMinutes } = ofLoad(batch, load);
+    const untested = `Nothing is tested for these jars ${METHOD_WORDS[load.way]} here.`;
+    return { ...load, size: { jar, processMinutes, ...load.size, untested } };
+  });
+  return { ...batch, loads, ...(sameHeat.length > 0 && { sameHeat }) };
 }
 
 /** A load in jars of another size, with what the table says of those. */

@@ -1,3 +1,5 @@
+import { type Method } from '../process/method';
+
 /** Lids of a load: screw bands of reusable ones are tightened as soon as the jars are out, those of the others never. */
 export type Lids = 'single-use' | 'reusable';
 
@@ -8,6 +10,8 @@ export type KitchenEvent = { readonly id: string; readonly loadId: string; reado
       readonly jars: number;
       /** The canner it went into, where that is not the one of its batch. */
       readonly cannerId?: string;
+      /** How that one processes it, where that is not the way of its batch. */
+      readonly way?: Method;
       /** Single-use unless told. */
       readonly lids?: Lids;
     }

@@ -6,13 +6,14 @@ import { type LoadOrder } from './loadState';
 /** What a batch asks of one of its loads; in a canner that is shared the longest minutes of all in it. */
 export function loadOrder(batch: Batch, load: PlannedLoad, batches: readonly Batch[]): LoadOrder {
   const untested = inCanner(batch, load, batches).find((each) => each.untested !== undefined)?.untested;
-  const [rest] = restMinutes(batch.method, ofLoad(batch, load).jar);
+  const { method, jar } = ofLoad(batch, load);
+  const [rest] = restMinutes(method, jar);
   return {
-    method: batch.method,
+    method,
     jars: load.jars,
     processMinutes: minutesOf(batch, load, batches),
     restMinutes: rest,
-    leastRestMinutes: leastRestMinutes(batch.method),
+    leastRestMinutes: leastRestMinutes(method),
     ...(untested !== undefined && { untested }),
   };
 }

@@ -1,5 +1,5 @@
 import { heatUpKey } from '../canner/heatUp';
-import { type Batch } from '../day/batch';
+import { type Batch, ofLoad } from '../day/batch';
 import { type LoadState } from './loadState';
 
 /** Longer than this is no heating up and no pressure falling: somebody forgot to tap. */
@@ -32,7 +32,7 @@ function taken(
       if (from === undefined || to === undefined) return [];
       const minutes = (to - from) / 60_000;
       if (!(minutes > 0 && minutes <= LONGEST_MIN)) return [];
-      const key = heatUpKey(state.cannerId ?? load.cannerId ?? batch.cannerId, batch.method);
+      const key = heatUpKey(state.cannerId ?? load.cannerId ?? batch.cannerId, ofLoad(batch, load).method);
       return [{ key, from, minutes: Math.round(minutes) }];
     }),
   );

@@ -3,6 +3,7 @@ import { type Transaction } from 'sequelize';
 import * as v from 'valibot';
 import { KitchenEventSchema } from '@hoddle/contract/kitchenEvent';
 import { type Batch, isCanned } from '@hoddle/core/day/batch';
+import { waysOf } from '@hoddle/core/day/inTheCanner';
 import { hostOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
 import { isHeldToTheTable, type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { loadNow } from '@hoddle/core/kitchen/loadNow';
@@ -11,6 +12,7 @@ import { type LoadOrder, loadState } from '@hoddle/core/kitchen/loadState';
 import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { coldLot } from '@hoddle/core/pantry/coldLot';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
+import { METHOD_WORDS } from '@hoddle/core/process/method';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
 import { type Clock } from '../clock';
@@ -31,6 +33,7 @@ export function kitchenEventsRoute(db: Database, clock: Clock): Router {
     const own = loadOf(sent.loadId, batches);
     const order = loadOrder(own.batch, own.load, batches);
     await holdTested(db, clock, sent, order);
+    await holdWay(db, clock, sent, own, batches);
     const event = withTested(sent, order);
     const isNew = await db.write(async (transaction) => {
       const { id, loadId, type, at, ...detail } = event;
@@ -51,6 +54,19 @@ async function holdTested(db: Database, clock: Clock, event: KitchenEvent, { unt
   const starts = type === 'load-started' || type === 'boil-reached' || type === 'machine-started';
   if (untested === undefined || !starts) return;
   if (await isJustNow(db, clock, event)) throw new Problem(422, 'not-tested', untested);
+}
+
+/** @throws Problem 422 where jars go in now, a way that is not tested for them at their minutes */
+async function holdWay(
+  db: Database,
+  clock: Clock,
+  event: KitchenEvent,
+  { batch, load }: LoadOfBatch,
+  batches: readonly Batch[],
+): Promise<void> {
+  if (event.type !== 'load-started' || event.way === undefined) return;
+  if (waysOf(batch, load, batches).includes(event.way) || !(await isJustNow(db, clock, event))) return;
+  throw new Problem(422, 'not-tested', `Nothing is tested for these jars ${METHOD_WORDS[event.way]} here.`);
 }
 
 /** A clock that starts or ends is held against the table as it is now, or against more, whatever a screen thought. */

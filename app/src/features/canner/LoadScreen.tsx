@@ -5,12 +5,14 @@ import { type DayTask } from '@hoddle/core/day/dayProblem';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { openStepWords } from '@hoddle/core/kitchen/heldBackWords';
+import { wayIn } from '@hoddle/core/day/inTheCanner';
 import { LONG_WAIT_MIN } from '@hoddle/core/day/longWait';
 import { agoChoices, atTheLoad } from '@hoddle/core/kitchen/atTheLoad';
 import { guestsOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
 import { type KitchenEvent, type Lids } from '@hoddle/core/kitchen/kitchenEvent';
 import { productRow } from '@hoddle/core/handbook/products';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
+import { METHOD_WORDS } from '@hoddle/core/process/method';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -61,7 +63,7 @@ export function LoadScreen({ loadId }: { loadId: string }) {
 }
 
 function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatch } }) {
-  const { batch, load, order, state, besides } = running;
+  const { load, order, state, besides } = running;
   const beside = besides.reduce((sum, { count }) => sum + count, 0);
   const router = useRouter();
   const wide = useIsWide();
@@ -71,15 +73,19 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
   const [jars, setJars] = useState(state.jars);
   const [ticked, setTicked] = useState<readonly string[]>([]);
   const [lids, setLids] = useState<Lids>(() => lastLids(events));
-  const product = productRow(batch.product);
+  const product = productRow(running.batch.product);
   const guests = guestsOf(load.id, batches);
   const day = useDay();
   const startDay = useStartDay(day);
   const tellDay = useTellDay(day?.id ?? '');
-  const place = placeInDay(day, batch, load);
+  const place = placeInDay(day, running.batch, load);
   const cannerId =
-    day?.loads.find(({ id }) => id === load.id)?.cannerId ?? state.cannerId ?? load.cannerId ?? batch.cannerId;
+    day?.loads.find(({ id }) => id === load.id)?.cannerId ?? state.cannerId ?? load.cannerId ?? running.batch.cannerId;
   const canner = household.canners.find(({ id }) => id === cannerId);
+  // As this canner processes it.
+  const way = (canner && wayIn(canner, running.batch, load, batches)) ?? running.batch.method;
+  const batch = { ...running.batch, method: way };
+  const isOtherWay = way !== running.batch.method;
   const capacity = canner && capacityOf(canner, batch.jar, { method: batch.method, ownJars: household.ownJars });
   const places = capacity?.kind === 'holds' ? Math.max(capacity.jars, load.jars + beside) : load.jars;
   const busy = useLoads().find(
@@ -107,7 +113,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
       tellDay({ type: 'done-before', taskId: task.id, endedAt: at - (agoMin[task.id] ?? 0) * 60_000 });
     }
     const told = { id: uuidV7(), loadId: load.id, at, type: 'load-started', jars, cannerId, lids } as const;
-    enter({ kind: 'event', event: told });
+    enter({ kind: 'event', event: { ...told, ...(isOtherWay && { way }) } });
     toKitchen();
   };
   return (
@@ -163,6 +169,11 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
         </View>
         <View className="flex-1 gap-4">
           {planned && <TableNote batch={batch} />}
+          {planned && isOtherWay && canner && (
+            <Words weight={600}>
+              In {canner.name} these jars go {METHOD_WORDS[way]}, for the same {order.processMinutes} min.
+            </Words>
+          )}
           {guests.length > 0 && (
             <Words weight={700}>
               All {order.processMinutes} min, the longest time in this canner. What needs less is softer after it.

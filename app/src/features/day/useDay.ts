@@ -3,6 +3,7 @@ import { type Batch, ofLoad } from '@hoddle/core/day/batch';
 import { type DayTask, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { beginOf } from '@hoddle/core/day/dayWish';
 import { begunLater } from '@hoddle/core/day/begunLater';
+import { loadIn } from '@hoddle/core/day/inTheCanner';
 import { type DayQuestion, problemOf } from '@hoddle/core/day/questionOfDay';
 import { type DayProgress } from '@hoddle/core/day/restOfDay';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf } from '@hoddle/core/day/sharedLoad';
@@ -211,20 +212,21 @@ function liveDay(
   return { running, progress, rest, ...(laid && { laid }) };
 }
 
-function dayLoads({ own, states }: Asked, cannerOf: Readonly<Record<string, string>>): DayLoad[] {
+function dayLoads({ own, states, question }: Asked, cannerOf: Readonly<Record<string, string>>): DayLoad[] {
   return own.flatMap((batch) =>
     batch.loads.flatMap((load): DayLoad[] => {
       // What goes in with another is told there.
       if (hostOf(load, own)) return [];
       const state = states.get(load.id) as LoadState;
       const cannerId = state.cannerId ?? cannerOf[load.id] ?? load.cannerId ?? batch.cannerId;
+      const canner = question.canners.find(({ id }) => id === cannerId);
       const guests = guestsOf(load.id, own);
       const jars = state.phase === 'planned' ? load.jars : state.jars;
       return [
         {
           ...load,
           jars,
-          batch: ofLoad(batch, load),
+          batch: ofLoad(batch, canner ? loadIn(canner, batch, load, own) : load),
           guests,
           minutes: minutesOf(batch, load, own),
           phase: state.phase,
