@@ -106,6 +106,7 @@ export const DayEventSchema = v.variant('type', [
     processMinutes: BatchSchema.entries.processMinutes,
     pressurePsi: BatchSchema.entries.pressurePsi,
   }),
+  v.object({ ...common, type: v.literal('batch-moved'), batchId: Id, startAt: Time }),
   v.object({ ...common, type: v.literal('pots-joined'), batchId: Id, withId: Id }),
   v.object({ ...common, type: v.literal('order-taken'), order: Order }),
   v.object({ ...common, type: v.literal('order-kept'), endAt: Time }),

@@ -69,3 +69,27 @@ test('what is repeated by weekday and where the kitchen stands are kept with the
   });
   expect([nowhere.status, nowhere.body.error.message]).toEqual([400, expect.stringContaining('is no time zone')]);
 });
+
+test('a batch is moved to another day as long as nothing of it has begun', async () => {
+  const { household } = (await server.call('GET', '/state')).body;
+  await server.call('PUT', '/household', { ...household, altitudeFt: 800 });
+  const batch = {
+    ...{ id: uuidV7(), product: 'applesauce', jar: 'quart', pack: 'hot', method: 'boiling-water', altitudeFt: 800 },
+    ...{
+      processMinutes: 20,
+      cannerId: uuidV7(),
+      startAt: NOW,
+      uses: [],
+      loads: [{ id: uuidV7(), number: 1, jars: 2 }],
+    },
+  };
+  expect((await server.call('POST', '/batches', batch)).status).toBe(201);
+  const move = { id: uuidV7(), type: 'batch-moved', batchId: batch.id, startAt: NOW + 86_400_000 };
+  expect([(await tell(move)).status, (await tell(move)).status]).toEqual([201, 200]);
+  expect((await tell({ ...move, id: uuidV7(), batchId: uuidV7() })).status).toBe(404);
+  expect((await tell({ type: 'step-started', taskId: `jars ${batch.id}`, at: NOW + 60_000 })).status).toBe(201);
+  const late = await tell({ ...move, id: uuidV7(), at: NOW + 120_000 });
+  expect([late.status, late.body.error?.code]).toEqual([422, 'begun']);
+  // Told by a phone without signal, of a moment before.
+  expect((await tell({ ...move, id: uuidV7(), at: NOW + 30_000 })).status).toBe(201);
+});

@@ -89,3 +89,29 @@ test('nothing is started now that nothing is tested for any more; what happened 
   expect(started).toMatchObject({ status: 422, body: { error: { code: 'not-tested' } } });
   expect((await tell(loadId, NOW - 60 * MIN, 'load-started', { jars: 2 })).status).toBe(201);
 });
+
+test('jars go into a steam pan where steam is tested for as long as they are processed, and nowhere else', async () => {
+  await kitchenAt(800);
+  const [one, two] = [await planned(), await planned()];
+  const put = { jars: 2, cannerId: uuidV7() };
+  for (const way of ['pressure-weighted', 'low-temperature-bath']) {
+    expect(await tell(one, NOW, 'load-started', { ...put, way })).toMatchObject({
+      status: 422,
+      body: { error: { code: 'not-tested' } },
+    });
+  }
+  expect((await tell(one, NOW, 'load-started', { ...put, way: 'oven' })).status).toBe(400);
+  expect((await tell(one, NOW, 'load-started', { ...put, way: 'steam' })).status).toBe(201);
+  for (const [type, minute] of [
+    ['boil-reached', 12],
+    ['heat-off', 33],
+    ['jars-out', 39],
+  ] as const)
+    expect((await tell(one, NOW + minute * MIN, type)).status).toBe(201);
+  expect((await checked(one, NOW + 900 * MIN)).status).toBe(201);
+  // 50 minutes of crushed tomatoes in quarts at 2,000 ft: past what steam is tested for. USDA Complete Guide 2015, guide 3.
+  await kitchenAt(2_000);
+  const long = await planned({ product: 'tomatoes-crushed', altitudeFt: 2_000, processMinutes: 50 });
+  expect((await tell(long, NOW, 'load-started', { ...put, way: 'steam' })).status).toBe(422);
+  expect((await tell(two, NOW, 'load-started', { ...put, way: 'steam' })).status).toBe(201);
+});

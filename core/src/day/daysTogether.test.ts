@@ -125,21 +125,36 @@ test('in one plan over two days nothing of the second is begun before its hour, 
   }
 });
 
-test('a day counted from another moment speaks of the same moments', () => {
+test('a day counted from another moment, on its own date or on another, speaks of the same moments', () => {
+  const WEEK_MIN = 7 * 1_440;
   fc.assert(
-    fc.property(fc.integer({ min: -120, max: 120 }), (byMin) => {
+    fc.property(fc.integer({ min: -3_000, max: 3_000 }), (byMin) => {
+      const tea = { id: 'tea', cook: 'Cook', fromMin: 900, toMin: 930, atHome: true, day: 5 };
       const question = {
-        ...{ ...kitchen, batches: [], startMinute: 600, overByMin: 900 },
-        useBy: new Map([['a', 400]]),
-        later: new Map([['jam', { days: 1, fromMin: 1_380 }]]),
-        wishes: [{ kind: 'pin' as const, loadId: 'l', atMin: 300 }],
+        ...{ ...kitchen, batches: [], startMinute: 600, weekday: 6, overByMin: 9_000 },
+        useBy: new Map([['a', 4_000]]),
+        later: new Map([['jam', { days: 3, fromMin: 4_200 }]]),
+        wishes: [{ kind: 'pin' as const, loadId: 'l', atMin: 3_900 }],
+        errands: { set: [tea], struck: [{ id: 'dinner', day: 4 }] },
       };
       const moved = begunLater(question, byMin);
-      const at = (minute: number | undefined) => moved.startMinute + (minute ?? 0);
-      expect(at(moved.useBy?.get('a'))).toBe(1_000);
-      expect([at(moved.later?.get('jam')?.fromMin), moved.later?.get('jam')?.days]).toEqual([1_980, 1]);
-      expect(moved.wishes?.map((wish) => wish.kind === 'pin' && at(wish.atMin))).toEqual([900]);
-      expect(at(moved.overByMin)).toBe(1_500);
+      // Its minutes since some Sunday's midnight, over any number of weeks.
+      const at = (minute: number | undefined) => {
+        const since = (moved.weekday ?? NaN) * 1_440 + moved.startMinute + (minute ?? 0) - 600 - byMin;
+        return ((since % WEEK_MIN) + WEEK_MIN) % WEEK_MIN;
+      };
+      const was = (minute: number) => (6 * 1_440 + minute) % WEEK_MIN;
+      expect(moved.startMinute).toBeGreaterThanOrEqual(0);
+      expect(moved.startMinute).toBeLessThan(1_440);
+      const atPlan = (minute: number | undefined) => (minute ?? NaN) + byMin;
+      expect(at(0)).toBe(was(0));
+      expect(atPlan(moved.useBy?.get('a'))).toBe(4_000);
+      expect(atPlan(moved.later?.get('jam')?.fromMin)).toBe(4_200);
+      expect(moved.wishes?.map((wish) => wish.kind === 'pin' && atPlan(wish.atMin))).toEqual([3_900]);
+      expect(atPlan(moved.overByMin)).toBe(9_000);
+      // An errand is on the same weekday as before.
+      const days = [moved.later?.get('jam')?.days, moved.errands?.set[0]?.day, moved.errands?.struck[0]?.day];
+      expect(days.map((day = NaN) => ((moved.weekday ?? NaN) + day) % 7)).toEqual([2, 4, 3]);
       expect(begunLater(moved, -byMin)).toEqual(question);
     }),
   );

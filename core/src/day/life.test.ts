@@ -213,6 +213,28 @@ test('planned backwards a day begins as late as can be and is over in time, on i
   expect(latestBegin(day as DayQuestion)).toBeUndefined();
 });
 
+test('what is to be ready for another day is begun on that day where it can be, and while its produce keeps', () => {
+  const day = DAYS[0] as DayQuestion;
+  const best = planOf(day, 300) as DayPlan;
+  // The same hour of the next day.
+  const asked: DayQuestion = { ...day, weekday: 6, useBy: new Map(), overByMin: DAY_MIN + Math.ceil(best.makespanMin) };
+  const later = latestBegin(asked) as number;
+  expect(later).toBeGreaterThanOrEqual(DAY_MIN - 15);
+  const then = begunLater(asked, later);
+  expect(then.weekday).toBe(0);
+  expect(then.startMinute).toBe((day.startMinute + later) % DAY_MIN);
+  expect(planOf(then, 400)).toBeDefined();
+  const spoils = new Map(day.batches.map(({ id }) => [id, Math.ceil(best.makespanMin)]));
+  const saved = latestBegin({ ...asked, useBy: spoils }) as number;
+  expect(saved).toBeLessThan(best.makespanMin);
+  expect(planOf(begunLater({ ...asked, useBy: spoils }, saved), 400)?.unsaved).toEqual([]);
+  // Days that hang together stay on theirs.
+  const [first] = day.batches;
+  const later2 = new Map([[first?.id ?? '', { days: 1, fromMin: DAY_MIN }]]);
+  const own = latestBegin({ ...asked, later: later2, overByMin: 3 * DAY_MIN });
+  expect(day.startMinute + (own ?? 0)).toBeLessThan(DAY_MIN);
+});
+
 test('a pin that cannot be kept is refused with its reason, and the soonest time that can is told: one minute sooner is refused too', () => {
   const day = DAYS[1] as DayQuestion;
   const load = loadsOf(day)[0] as string;

@@ -10,6 +10,7 @@ import { type DayEvent, standing } from './dayEvent';
 import { inOrderOnce, type KitchenEvent } from './kitchenEvent';
 import { takenOffMl } from './takenOff';
 import { measuredNow } from './measuredNow';
+import { movedOn } from './movedOn';
 
 const OF_BATCHES: readonly DayEvent['type'][] = [
   'loads-changed',
@@ -32,7 +33,7 @@ export function batchesNow(
   events: readonly KitchenEvent[],
   ground: TableGround,
 ): Batch[] {
-  const told = withTheirPots(asTold(batches, dayEvents, events), dayEvents);
+  const told = withTheirPots(asTold(movedOn(batches, dayEvents, events), dayEvents, events), dayEvents);
   return byTheTable(inTheirCanners(told, events), events, ground);
 }
 

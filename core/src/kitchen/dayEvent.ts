@@ -68,6 +68,8 @@ export type DayEvent = { readonly id: string; readonly day: string; readonly at:
   | { readonly type: 'produce-added'; readonly batchId: string; readonly loadId?: string; readonly use: PickUse }
   /** It is made by another card after all, with that card's own tested time. */
   | ({ readonly type: 'recipe-changed'; readonly batchId: string } & OtherCard)
+  /** It is begun at another time, or on another day, with all that was not begun of it. */
+  | { readonly type: 'batch-moved'; readonly batchId: string; readonly startAt: number }
   /** The pot of another batch is poured into this one's: from now on they are one. */
   | { readonly type: 'pots-joined'; readonly batchId: string; readonly withId: string }
   | { readonly type: 'order-taken'; readonly order: DayOrder }

@@ -134,6 +134,7 @@ function step(state: DayState, event: DayEvent): DayState {
     case 'loads-changed':
     case 'produce-added':
     case 'recipe-changed':
+    case 'batch-moved':
     case 'pots-joined':
     case 'taken-back':
       return state;

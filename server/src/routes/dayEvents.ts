@@ -5,10 +5,11 @@ import { DayEventSchema } from '@hoddle/contract/dayEvent';
 import { type Batch } from '@hoddle/core/day/batch';
 import { joinFault } from '@hoddle/core/day/joinPots';
 import { madeAs } from '@hoddle/core/day/madeAs';
-import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
+import { type DayEvent, standing } from '@hoddle/core/kitchen/dayEvent';
 import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
 import { AS_PLANNED } from '@hoddle/core/kitchen/byTheTable';
 import { loadNow } from '@hoddle/core/kitchen/loadNow';
+import { beganAt } from '@hoddle/core/kitchen/movedOn';
 import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { type HouseholdPages } from '@hoddle/core/process/findProcess';
@@ -25,7 +26,7 @@ import { holdInOrder } from './holdInOrder';
 /**
  * `POST /api/kitchen/day-events`: what happened on a preserving day besides its loads. Every event is kept, since the fold
  * decides what it means; only loads that are changed must be those of a batch, fruit that is added must be there, what stays
- * over must have been taken, another card comes with its own tested time, pots are joined that are of one card, a step that is begun now waits for those before it,
+ * over must have been taken, another card comes with its own tested time, only what has not begun is moved, pots are joined that are of one card, a step that is begun now waits for those before it,
  * and a day with a load still in its canner is not closed.
  */
 export function dayEventsRoute(db: Database, clock: Clock): Router {
@@ -40,6 +41,7 @@ export function dayEventsRoute(db: Database, clock: Clock): Router {
       if (added && event.type === 'produce-added') await holdOnHand(db, event, transaction);
       if (added && event.type === 'measured') await holdTaken(db, event, transaction);
       if (added && event.type === 'recipe-changed') await holdTested(db, event, pages, transaction);
+      if (added && event.type === 'batch-moved') await holdUnbegun(db, event, transaction);
       if (added && event.type === 'pots-joined') await holdPots(db, event, transaction);
       if (added && event.type === 'day-closed') await holdOpen(db, event, transaction);
       return added;
@@ -123,6 +125,20 @@ async function holdTested(
   if (begun > 0)
     throw new Problem(422, 'begun', 'Jars of it are in a canner already, or were: they are what they are.');
   holdAgainstHandbook(madeAs(batch, event), pages);
+}
+
+/** @throws Problem 404 without the batch, 422 where it had begun by then */
+async function holdUnbegun(
+  db: Database,
+  { batchId, at }: Extract<DayEvent, { type: 'batch-moved' }>,
+  transaction: Transaction,
+): Promise<void> {
+  const batch = (await readBatches(db, transaction)).find(({ id }) => id === batchId);
+  if (!batch) throw new Problem(404, 'no-batch', 'There is no such batch.');
+  const told = standing(await readDayEvents(db, transaction));
+  const begunAt = beganAt(batch, told, await readEvents(db, transaction));
+  if (begunAt !== undefined && begunAt <= at)
+    throw new Problem(422, 'begun', 'It has begun already: what is in hand is not put off.');
 }
 
 /** @throws Problem 404 without both batches, 422 where they are not two pots of one card that jars have yet to be filled from */

@@ -30,6 +30,7 @@ import { daysWords, finishWords } from './finishWords';
 import { phaseWords } from './phaseWords';
 import { SearchPart } from './SearchPart';
 import { type Day, type DayLoad, hasPlan, useDay } from './useDay';
+import { useHasBegun } from './useHasBegun';
 
 /** The preserving day: its strip, its loads, and where it stands. */
 export function PlanScreen() {
@@ -154,9 +155,11 @@ function lowerLayer(canner: Canner, { jars, guests, batch }: DayLoad, ownJars: r
   return inLayers(all, Math.max(all, capacity.jars), capacity.layers)[0] as Layer;
 }
 
-/** A batch that has not begun can be given up; its produce is on hand again. */
+/** A batch that has not begun can be put off, or given up; its produce is on hand again. */
 function GiveUp({ day }: { day: Day }) {
   const enter = useHouseholdStore((store) => store.enter);
+  const router = useRouter();
+  const hasBegun = useHasBegun();
   const idle = day.batches.filter((batch) =>
     day.loads.every(
       (load) =>
@@ -167,12 +170,20 @@ function GiveUp({ day }: { day: Day }) {
   return (
     <View className="gap-2 pt-3">
       {idle.map((batch) => (
-        <Key
-          key={batch.id}
-          look="outline"
-          words={`Give up ${nameOf(batch).toLowerCase()}`}
-          onPress={() => enter({ kind: 'batch-struck', batchId: batch.id })}
-        />
+        <View key={batch.id} className="gap-2">
+          {!hasBegun(batch) && (
+            <Key
+              look="outline"
+              words={`${nameOf(batch)}: another day`}
+              onPress={() => router.navigate({ pathname: '/plan/move/[batchId]', params: { batchId: batch.id } })}
+            />
+          )}
+          <Key
+            look="outline"
+            words={`Give up ${nameOf(batch).toLowerCase()}`}
+            onPress={() => enter({ kind: 'batch-struck', batchId: batch.id })}
+          />
+        </View>
       ))}
     </View>
   );

@@ -9,13 +9,17 @@ const MINUTE_MS = 60_000;
 export type DayEndsAt = number | 'none' | undefined;
 
 /**
- * When the day would be over with each of some drafts of a batch beside what is planned for it, epoch milliseconds; undefined until it
+ * When the day would be over with each of some drafts of a batch, new or as it is changed, beside what is planned for it, epoch milliseconds; undefined until it
  * is found, "none" where no plan was.
  */
 export function useDayEnds(drafts: readonly Batch[]): readonly DayEndsAt[] {
   const known = useHousehold();
   const questions = useMemo(
-    () => drafts.map((draft) => dayQuestion(batchesOf(isoDay(draft.startAt), [...known.batches, draft], known), known)),
+    () =>
+      drafts.map((draft) => {
+        const others = known.batches.filter(({ id }) => id !== draft.id);
+        return dayQuestion(batchesOf(isoDay(draft.startAt), [...others, draft], known), known);
+      }),
     [drafts, known],
   );
   const ends = useEnds(questions);

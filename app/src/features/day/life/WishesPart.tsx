@@ -12,6 +12,7 @@ import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
 import { type Day } from '../useDay';
 import { useEnds } from '../useEnds';
+import { useMove } from '../useMove';
 import { useLatest } from './useLatest';
 import { wishWords } from './wishWords';
 
@@ -117,16 +118,19 @@ function ReadyOn({ day, at }: { day: Day; at: number }) {
   );
 }
 
-/** Planned backwards from when it is to be ready: how late it can begin, and one tap to begin then. */
+/** Planned backwards from when it is to be ready: how late it can begin, on this day or a later one, and one tap to begin then. */
 function Backwards({ day }: { day: Day }) {
   const tell = useTellDay(day.id);
+  const move = useMove(day);
   const laterMin = useLatest(day.question);
   if (laterMin === undefined || laterMin === 0) return null;
   const at = day.startAt + laterMin * MINUTE_MS;
+  const begin = () =>
+    isoDay(at) === day.id ? tell({ type: 'wish-made', wish: { kind: 'not-before', at } }) : move(day.batches, at);
   return (
     <View role="status" className="flex-row items-center justify-between gap-2">
       <Words className="flex-1">It can begin as late as {clockTimeFrom(at, day.startAt)} and be ready then.</Words>
-      <SmallKey words="Begin then" onPress={() => tell({ type: 'wish-made', wish: { kind: 'not-before', at } })} />
+      <SmallKey words="Begin then" onPress={begin} />
     </View>
   );
 }
