@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { splitLoads } from './splitLoads';
+import { partLoads, splitLoads } from './splitLoads';
 
 test.each([
   [21, 7, 'full', [7, 7, 7]],
@@ -36,4 +36,33 @@ test.each([
   [-1, 7],
 ])('%d jars in %d is a mistake of the caller', (jars, capacity) => {
   expect(() => splitLoads(jars, capacity, 'full')).toThrow(RangeError);
+});
+
+test.each([
+  [17, [9, 8], [9, 8]],
+  [18, [9, 8], [6, 6, 6]],
+  [16, [8, 9], [8, 8]],
+  [21, [7, 7], [7, 7, 7]],
+  [8, [9, 8], [8]],
+] as const)('%d jars in canners of %j side by side: %j', (jars, capacities, loads) => {
+  expect(partLoads(jars, capacities, 'beside')).toEqual(loads);
+});
+
+test('side by side no jar is lost, each load fits the canner whose turn it is, and one load fewer would not do', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 200 }),
+      fc.array(fc.integer({ min: 1, max: 24 }), { minLength: 1, maxLength: 4 }),
+      (jars, capacities) => {
+        const loads = partLoads(jars, capacities, 'beside');
+        const places = [...capacities].sort((a, b) => b - a);
+        const room = loads.map((_, k) => places[k % places.length]!);
+        expect(loads.reduce((a, b) => a + b)).toBe(jars);
+        expect(loads.every((count, k) => count > 0 && count <= room[k]!)).toBe(true);
+        expect(room.slice(0, -1).reduce((a, b) => a + b, 0)).toBeLessThan(jars);
+        // As even as they can be: whatever is below the fullest is full itself, or one below.
+        expect(loads.every((count, k) => count >= Math.max(...loads) - 1 || count === room[k])).toBe(true);
+      },
+    ),
+  );
 });

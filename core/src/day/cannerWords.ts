@@ -23,16 +23,16 @@ export function cannerWords({ method, processMinutes, pressurePsi }: Batch): Can
     return {
       heatUp: `Vent 10 min, up to ${psi}`,
       process: `${minutes} at ${psi}`,
-      short: `min, ${psi}`,
+      short: psi,
       rest: 'Down by itself, weight off',
     };
   }
   switch (method) {
     case 'steam':
-      return { heatUp: 'To steady steam', process: `${minutes} steam`, short: 'min steam', rest: 'Heat off, lid on' };
+      return { heatUp: 'To steady steam', process: `${minutes} steam`, short: 'steam', rest: 'Heat off, lid on' };
     case 'low-temperature-bath':
-      return { heatUp: 'To 180 F', process: `${minutes} at 180 F`, short: 'min, 180 F', rest: 'Heat off, lid off' };
+      return { heatUp: 'To 180 F', process: `${minutes} at 180 F`, short: '180 F', rest: 'Heat off, lid off' };
     default:
-      return { heatUp: 'To a full boil', process: `${minutes} boil`, short: 'min boil', rest: 'Heat off, lid off' };
+      return { heatUp: 'To a full boil', process: `${minutes} boil`, short: 'boil', rest: 'Heat off, lid off' };
   }
 }

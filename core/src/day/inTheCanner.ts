@@ -1,4 +1,5 @@
-import { type Canner, methodsOf } from '../canner/canner';
+import { type Canner, methodsOf, type OwnJar } from '../canner/canner';
+import { capacityOf } from '../canner/capacity';
 import { type Method } from '../process/method';
 import { type Batch, type CannedBatch, isCanned, type PlannedLoad } from './batch';
 import { inCanner, type LoadOfBatch, together } from './sharedLoad';
@@ -40,4 +41,14 @@ export function inItsCanner(
 ): LoadInCanner {
   const all = together(batch, loadIn(canner, batch, load, batches), batches);
   return { ...all, batch: { ...all.batch, method: isCanned(all.batch) ? all.batch.method : batch.method }, canner };
+}
+
+/** How many of a batch's jars each canner takes that one of its ways is served by. */
+export function placesFor(batch: Batch, canners: readonly Canner[], ownJars: readonly OwnJar[]): number[] {
+  return canners.flatMap((canner) => {
+    const [load] = batch.loads;
+    const method = load && wayIn(canner, batch, load, [batch]);
+    const capacity = method && capacityOf(canner, batch.jar, { method, ownJars });
+    return capacity?.kind === 'holds' ? [capacity.jars] : [];
+  });
 }

@@ -1,7 +1,7 @@
-import { capacityOf } from '../canner/capacity';
-import { splitLoads, type LoadStyle } from '../canner/splitLoads';
+import { type LoadStyle, partLoads } from '../canner/splitLoads';
 import { type Batch, isCanned, jarsOf, type PlannedLoad } from './batch';
 import { stepsOfBatch } from './daySequence';
+import { placesFor } from './inTheCanner';
 import { type DayQuestion } from './questionOfDay';
 
 /** Another way to do a day, to lay beside the one it is. */
@@ -10,7 +10,7 @@ export type OtherPlan =
   | { readonly kind: 'without'; readonly cook: string }
   /** With one more pair of hands, as long as the first. */
   | { readonly kind: 'helper' }
-  /** Loads as full as can be, or as even. */
+  /** Loads as full as can be, or as even, or so that they fit into canners side by side. */
   | { readonly kind: 'loads'; readonly style: LoadStyle }
   /** A step left out that the card leaves to the cook. */
   | { readonly kind: 'leave-out'; readonly batchId: string; readonly step: string }
@@ -63,15 +63,18 @@ export function leftToCook(batch: Batch): string[] {
   return stepsOfBatch(batch).flatMap(({ entry, optional }) => (optional ? [entry] : []));
 }
 
-/** The same jars parted in another way, into no more loads; of several sizes, or with guests, as it is. */
-function partedAnew(batch: Batch, style: LoadStyle, { canners, ownJars }: DayQuestion): Batch {
+/** The same jars parted in another way, into no more loads unless side by side; of several sizes, or with guests, as it is. */
+function partedAnew(batch: Batch, style: LoadStyle, { canners, ownJars = [] }: DayQuestion): Batch {
   const { loads } = batch;
-  const canner = canners.find(({ id }) => id === batch.cannerId);
-  if (!isCanned(batch) || !canner || loads.some(({ size, withLoadId }) => size || withLoadId !== undefined))
+  const [first] = loads;
+  if (!isCanned(batch) || !first || loads.some(({ size, withLoadId }) => size || withLoadId !== undefined))
     return batch;
-  const capacity = capacityOf(canner, batch.jar, { method: batch.method, ownJars });
-  const counts = capacity.kind === 'holds' ? splitLoads(jarsOf(batch), capacity.jars, style) : [];
-  if (counts.length === 0 || counts.length > loads.length) return batch;
+  const into = style === 'beside' ? canners : canners.filter(({ id }) => id === batch.cannerId);
+  const places = placesFor(batch, into, ownJars);
+  if (places.length === 0) return batch;
+  const counts = partLoads(jarsOf(batch), places, style);
+  if (style !== 'beside' && counts.length > loads.length) return batch;
   if (counts.length === loads.length && counts.every((jars, k) => jars === loads[k]?.jars)) return batch;
-  return { ...batch, loads: counts.map((jars, k): PlannedLoad => ({ ...(loads[k] as PlannedLoad), jars })) };
+  const more = (k: number): PlannedLoad => ({ ...first, id: `${first.id} and ${k}`, number: k + 1 });
+  return { ...batch, loads: counts.map((jars, k): PlannedLoad => ({ ...(loads[k] ?? more(k)), jars })) };
 }

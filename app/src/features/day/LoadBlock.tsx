@@ -90,7 +90,7 @@ export function LoadBlock({ load, number, day, column, topPx }: LoadBlockProps) 
               {load.minutes}
             </Words>
             {boilPx > 36 && (
-              <Words size="label" weight={700} tone="white">
+              <Words size="label" weight={700} tone="white" numberOfLines={1}>
                 {said.short}
               </Words>
             )}

@@ -1,4 +1,4 @@
-import { type Batch, nameOf } from '@hoddle/core/day/batch';
+import { type Batch, jarsWords, nameOf } from '@hoddle/core/day/batch';
 import { movesWith } from '@hoddle/core/day/movesWith';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -61,7 +61,10 @@ function Move({ day, batch }: { day: Day; batch: Batch }) {
         />
       }
     >
-      <View className="gap-4">
+      <View className="max-w-[560px] gap-4">
+        <Words weight={600}>
+          {jarsWords(batch)}, {batch.loads.length} {batch.loads.length === 1 ? 'load' : 'loads'}
+        </Words>
         <StartPart startAt={startAt} onStart={setStartAt} />
         {spoils !== undefined && (
           <Words role="alert" weight={700}>

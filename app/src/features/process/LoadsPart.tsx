@@ -25,10 +25,16 @@ interface LoadsPartProps {
   onJars: (jars: number) => void;
 }
 
+const STYLE_WORDS: Readonly<Record<LoadStyle, string>> = {
+  full: 'full loads first',
+  even: 'evened out',
+  beside: 'to fit each canner',
+};
+
 /** More than this in one day is a slip of the finger. */
 const MOST_A_DAY = 150;
 
-/** How many jars in how many canner loads: full ones with the rest in the last, or evened out. */
+/** How many jars in how many canner loads: full ones with the rest in the last, evened out, or to go in side by side. */
 export function LoadsPart({
   colours,
   jar,
@@ -74,10 +80,11 @@ export function LoadsPart({
           label="How the loads are split"
           value={style}
           onChoose={onStyle}
-          options={[
-            { value: 'full', words: 'full loads first', note: endWords(endsAt.get('full'), startAt) },
-            { value: 'even', words: 'evened out', note: endWords(endsAt.get('even'), startAt) },
-          ]}
+          options={[...endsAt].map(([value, at]) => ({
+            value,
+            words: STYLE_WORDS[value],
+            note: endWords(at, startAt),
+          }))}
         />
       )}
     </View>

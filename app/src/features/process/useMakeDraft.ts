@@ -1,4 +1,4 @@
-import { type LoadStyle, splitLoads } from '@hoddle/core/canner/splitLoads';
+import { type LoadStyle, partLoads } from '@hoddle/core/canner/splitLoads';
 import { type Batch, frozenPart } from '@hoddle/core/day/batch';
 import { wholeLoads } from '@hoddle/core/day/proposeDay';
 import { type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
@@ -19,6 +19,7 @@ import { type CropOnHand } from '@/features/harvest/useOnHand';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { widestCanner } from '@hoddle/core/canner/widestCanner';
 import { batchOf, nextQuarter } from '@hoddle/core/day/batchOf';
+import { placesFor } from '@hoddle/core/day/inTheCanner';
 import { usePages } from './usePages';
 import { useMoreJars } from './useMoreJars';
 import { usePotOutput } from './usePotOutput';
@@ -27,7 +28,7 @@ import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
 /** The sizes that a second one may be of. */
 const LARGE: readonly JarSize[] = ['quart', 'pint', 'half-pint'];
 const SMALL: readonly JarSize[] = ['half-pint', 'pint', 'quart'];
-const LOAD_STYLES: readonly LoadStyle[] = ['full', 'even'];
+const LOAD_STYLES: readonly LoadStyle[] = ['full', 'even', 'beside'];
 
 /** Draft of a batch: jar, how many, how split, when. What follows from it is worked out at each look. */
 export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: JarSize) {
@@ -49,7 +50,6 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const range = estimate.kind === 'estimate' ? estimate.jars : { p10: 0, p50: 0, p90: 0 };
   const perLoad = capacity?.kind === 'holds' ? capacity.jars : undefined;
   const jars = asked ?? Math.min(wholeLoads(range.p50, perLoad ?? Infinity), range.p90);
-  const loads = perLoad && jars > 0 ? splitLoads(jars, perLoad, style) : [];
   const small = product.hasFormula || firstJar === 'half-pint';
   const besides = useMoreJars({ product, jar, method, canner, sizes: small ? SMALL : LARGE });
   // What fills the other size is as much as so many of these.
@@ -96,6 +96,21 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
       newId,
     );
 
+  const one = batchWith([1], undefined, (of) => of);
+  const besideIt = one ? placesFor(one, household.canners, household.ownJars) : [];
+  const splits = new Map(
+    LOAD_STYLES.map((each) => {
+      const places = each === 'beside' ? besideIt : perLoad === undefined ? [] : [perLoad];
+      return [each, places.length > 0 && jars > 0 ? partLoads(jars, places, each) : []] as const;
+    }),
+  );
+  /** Ways of parting the loads that differ from those before. */
+  const styles = LOAD_STYLES.filter((each, i) =>
+    LOAD_STYLES.slice(0, i).every((other) => String(splits.get(other)) !== String(splits.get(each))),
+  );
+  const parted = styles.length > 1 ? styles : [];
+  const loads = splits.get(styles.includes(style) ? style : 'full') ?? [];
+
   /** Other jars, another way or another time: whether the last of them still fit beside others is asked anew. */
   const changed =
     <Value>(change: (value: Value) => void) =>
@@ -103,12 +118,11 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
       setSharedId(undefined);
       change(value);
     };
-  /** Both ways of parting the loads, where they differ; their ids are not kept. */
-  const parted = perLoad && jars > perLoad && jars % perLoad !== 0 ? LOAD_STYLES : [];
+  // Their ids are not kept.
   const drafts = parted.flatMap(
     (each) =>
       // Only what is left over from full loads goes in with others.
-      batchWith(splitLoads(jars, perLoad ?? jars, each), each === 'full' ? sharedId : undefined, (of) => of) ?? [],
+      batchWith(splits.get(each) ?? [], each === 'full' ? sharedId : undefined, (of) => of) ?? [],
   );
   const ends = useDayEnds(drafts);
 

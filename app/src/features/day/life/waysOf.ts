@@ -17,6 +17,7 @@ export function savingWays(day: Day, canners: readonly { readonly id: string; re
   return [
     { words: 'Loads as full as can be', other: { kind: 'loads', style: 'full' } },
     { words: 'Loads evened out', other: { kind: 'loads', style: 'even' } },
+    { words: 'Loads to fit each canner', other: { kind: 'loads', style: 'beside' } },
     ...day.batches.flatMap((batch) =>
       leftToCook(batch)
         .filter((step) => stepOf(step).waitMinutes[1] >= WORTH_MIN)
