@@ -12,7 +12,7 @@ test('two sizes together take the longer time, at each altitude, where both sure
   const product = productRow('tomatoes-whole-in-water');
   const ask = (jars: number, altitudeFt: number | null) =>
     togetherMinutes(
-      { product, method: 'boiling-water', sizes: ['quart', 'pint'], jars },
+      { product, pack: 'raw', method: 'boiling-water', sizes: ['quart', 'pint'], jars },
       big,
       { altitudeFt, ownJars: [] },
       {},
@@ -20,7 +20,7 @@ test('two sizes together take the longer time, at each altitude, where both sure
   expect([ask(7, 800), ask(7, 3_420)]).toEqual([45, 55]);
   expect(ask(8, 800)).toBeUndefined();
   expect(ask(7, null)).toBeUndefined();
-  const salsa = { product: productRow('tomato-salsa-paste-tomatoes'), method: 'boiling-water' } as const;
+  const salsa = { product: productRow('tomato-salsa-paste-tomatoes'), pack: 'hot', method: 'boiling-water' } as const;
   const here = { altitudeFt: 800, ownJars: [] };
   // Quarts of it were never tested: nothing makes them so.
   expect(togetherMinutes({ ...salsa, sizes: ['pint', 'quart'], jars: 4 }, big, here, {})).toBeUndefined();

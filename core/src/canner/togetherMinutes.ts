@@ -1,6 +1,6 @@
+import { type Pack } from '../handbook/boilingWater';
 import { type JarSize } from '../handbook/jars';
 import { type ProductRow } from '../handbook/products';
-import { usualPack } from '../handbook/usualPack';
 import { findProcess, type HouseholdPages } from '../process/findProcess';
 import { type Method } from '../process/method';
 import { mixedLoad } from '../process/mixedLoad';
@@ -11,6 +11,7 @@ import { holdsMixed } from './holdsMixed';
 /** Jars of several sizes, of one product, that are to go into a canner together. */
 export interface SeveralSizes {
   readonly product: ProductRow;
+  readonly pack: Pack;
   readonly method: Method;
   readonly sizes: readonly JarSize[];
   /** Of all of them. */
@@ -23,13 +24,13 @@ export interface SeveralSizes {
  * @returns undefined where one of them is not tested here, they do not surely fit, or may not be processed together
  */
 export function togetherMinutes(
-  { product, method, sizes, jars }: SeveralSizes,
+  { product, pack, method, sizes, jars }: SeveralSizes,
   canner: Canner,
   { altitudeFt, ownJars }: { readonly altitudeFt: number | null; readonly ownJars: readonly OwnJar[] },
   pages: HouseholdPages,
 ): number | undefined {
   if (altitudeFt === null || !holdsMixed(canner, sizes, jars, { method, ownJars })) return undefined;
-  const asked = { product: product.product, pack: usualPack(product), method, altitudeFt } as const;
+  const asked = { product: product.product, pack, method, altitudeFt } as const;
   const tested = sizes.flatMap((jar) => {
     const answer = findProcess({ ...asked, jar }, pages);
     return answer.kind === 'tested' ? [{ ...answer, minutes: plannedProcess(answer).minutes }] : [];

@@ -1,3 +1,4 @@
+import { type Pack } from '../handbook/boilingWater';
 import { type JarSize } from '../handbook/jars';
 import { type ProductRow } from '../handbook/products';
 import { usualPack } from '../handbook/usualPack';
@@ -5,7 +6,7 @@ import { findProcess, findTestedRow, type HouseholdPages } from '../process/find
 import { type Method, METHODS } from '../process/method';
 import { type Canner, methodsOf } from './canner';
 
-/** The ways a product in a jar is tested for in this kitchen, among them those that a canner of the household serves. */
+/** The ways a product in a jar, and in one pack, is tested for in this kitchen, among them those that a canner of the household serves. */
 export interface Ways {
   readonly tested: readonly Method[];
   readonly served: readonly Method[];
@@ -16,8 +17,9 @@ export function waysToProcess(
   product: ProductRow,
   jar: JarSize,
   pages: HouseholdPages,
+  pack: Pack = usualPack(product),
 ): Ways {
-  const question = { product: product.product, pack: usualPack(product), jar };
+  const question = { product: product.product, pack, jar };
   const tested = METHODS.filter((method) =>
     altitudeFt === null
       ? findTestedRow({ ...question, method }, pages).kind === 'testedRow'

@@ -3,6 +3,7 @@ import { type CropId } from '../handbook/crops';
 import { type ProduceId } from '../handbook/produce';
 import { type PickUse } from '../harvest/pick';
 import { mainLine } from '../recipe/cardCrops';
+import { inPack } from '../recipe/packs';
 import { type PotOutput } from '../recipe/potOutputs';
 import { recipeName } from '../recipe/recipeName';
 import { cardOfBatch } from '../yields/cardForCrop';
@@ -167,16 +168,17 @@ export function mainCropOf({
   return crops.find((crop) => leads?.includes(crop)) ?? crops[0];
 }
 
-/** The card a batch is made by; undefined where none may be offered. */
-export function cardOf(batch: Pick<Batch, 'product' | 'recipe' | 'uses' | 'from'>): Card | undefined {
-  return cardOfBatch(batch.product, batch.recipe, batch.from?.crop ?? batch.uses[0]?.crop);
+/** What a batch's card is found by. */
+export type MadeBy = Pick<Batch, 'product' | 'recipe' | 'uses' | 'from'> & Partial<Pick<Batch, 'pack'>>;
+
+/** The card a batch is made by, with the steps of its pack; undefined where none may be offered. */
+export function cardOf(batch: MadeBy): Card | undefined {
+  const card = cardOfBatch(batch.product, batch.recipe, batch.from?.crop ?? batch.uses[0]?.crop);
+  return card && inPack(card, batch.pack);
 }
 
 /** The card one load of a batch is made by: of several fillings its own. */
-export function cardOfLoad(
-  batch: Pick<Batch, 'product' | 'recipe' | 'uses' | 'from'>,
-  { recipe }: Pick<PlannedLoad, 'recipe'>,
-): Card | undefined {
+export function cardOfLoad(batch: MadeBy, { recipe }: Pick<PlannedLoad, 'recipe'>): Card | undefined {
   return recipe === undefined ? cardOf(batch) : cardOf({ ...batch, recipe });
 }
 

@@ -1,3 +1,4 @@
+import { type Pack } from '../handbook/boilingWater';
 import { type JarSize } from '../handbook/jars';
 import { type ProductRow } from '../handbook/products';
 import { usualPack } from '../handbook/usualPack';
@@ -23,6 +24,8 @@ export interface BatchWish {
   /** Id of the card; the product's own for the crop where nothing is said. */
   readonly recipe?: string;
   readonly without?: readonly string[];
+  /** The product's usual one unless said. */
+  readonly pack?: Pack;
   readonly jar: JarSize;
   readonly method: Method;
   readonly cannerId: string;
@@ -44,13 +47,28 @@ export interface BatchWish {
  * @param newId makes the id of the batch and of each load, from a word that tells them apart
  */
 export function batchOf(
-  { product, recipe, without, jar, method, cannerId, loads, more, withLoadId, uses, gives, from, startAt }: BatchWish,
+  {
+    product,
+    recipe,
+    without,
+    pack = usualPack(product),
+    jar,
+    method,
+    cannerId,
+    loads,
+    more,
+    withLoadId,
+    uses,
+    gives,
+    from,
+    startAt,
+  }: BatchWish,
   { altitudeFt }: { readonly altitudeFt: number | null },
   pages: HouseholdPages,
   newId: (of: string) => string,
 ): Batch | undefined {
   if (altitudeFt === null || loads.length === 0) return undefined;
-  const question = { product: product.product, pack: usualPack(product), jar, method, altitudeFt };
+  const question = { product: product.product, pack, jar, method, altitudeFt };
   const tested = findProcess(question, pages);
   if (tested.kind === 'refusal') return undefined;
   const { pressurePsi } = tested;

@@ -1,7 +1,7 @@
 import { type Card, type CardStep } from '../handbook/cards/card';
 import { type Step, stepOf } from '../handbook/steps';
 import { outputRule, type PotOutput } from '../recipe/potOutputs';
-import { type Batch, cardOf, frozenPart } from './batch';
+import { type Batch, cardOf, frozenPart, type MadeBy } from './batch';
 import { isLongWait } from './longWait';
 
 /** One step of a batch as a day has it. */
@@ -42,9 +42,7 @@ export function daySequence(card: Card, without: readonly string[] = usuallyWith
  * The steps of a batch: those of its card, or of processing unsealed jars again. What its pot gives is taken off at a step of
  * its own; what another pot gave begins where its card goes on from there.
  */
-export function stepsOfBatch(
-  batch: Pick<Batch, 'product' | 'recipe' | 'without' | 'uses' | 'againOf' | 'gives' | 'from'>,
-): DayStep[] {
+export function stepsOfBatch(batch: MadeBy & Pick<Batch, 'without' | 'againOf' | 'gives'>): DayStep[] {
   if (batch.againOf !== undefined) return [...AGAIN];
   const card = cardOf(batch);
   if (!card) return [plain('wash'), plain('fill')];

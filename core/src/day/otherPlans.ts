@@ -12,6 +12,8 @@ export type OtherPlan =
   | { readonly kind: 'helper' }
   /** Loads as full as can be, or as even, or so that they fit into canners side by side. */
   | { readonly kind: 'loads'; readonly style: LoadStyle }
+  /** A batch in its other pack, with that one's tested time. */
+  | { readonly kind: 'pack'; readonly batch: Batch }
   /** A step left out that the card leaves to the cook. */
   | { readonly kind: 'leave-out'; readonly batchId: string; readonly step: string }
   /** One more canner like this one. */
@@ -41,6 +43,10 @@ export function otherQuestion(question: DayQuestion, other: OtherPlan): DayQuest
       const without = [...(batch.without ?? []), other.step];
       return { ...question, batches: batches.map((each) => (each === batch ? { ...batch, without } : each)) };
     }
+    case 'pack':
+      return batches.some(({ id }) => id === other.batch.id)
+        ? { ...question, batches: batches.map((each) => (each.id === other.batch.id ? other.batch : each)) }
+        : undefined;
     case 'borrow': {
       const like = canners.find(({ id }) => id === other.likeCannerId);
       return like && { ...question, canners: [...canners, { ...like, id: `${like.id} borrowed` }] };

@@ -4,6 +4,7 @@ import { cardForCrop } from '@hoddle/core/yields/cardForCrop';
 import { JAR_SIZES, countJars, countSizes, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { findProduct, type ProductRow } from '@hoddle/core/handbook/products';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
+import { type Pack } from '@hoddle/core/handbook/boilingWater';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { refrigeratedUseBy } from '@hoddle/core/pantry/keepsUntil';
 import { findTestedRow, processAt } from '@hoddle/core/process/findProcess';
@@ -91,7 +92,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
   // What is printed in half-pints is offered in them, by its recipe or by its tested row.
   const isSmall = product.hasFormula || card?.yields?.jar === 'half-pint' || firstJar === 'half-pint';
   const stops = missing.find((each) => each.stops);
-  const asked = { product, pack: usualPack(product), jar, method } as const;
+  const asked = { product, pack: draft.pack, jar, method } as const;
   const row = findTestedRow({ ...asked, product: product.product }, pages);
   const plan = () => {
     const batches = draft.toBatches();
@@ -153,6 +154,18 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
             />
           ) : (
             <>
+              {draft.packs.some(({ pack }) => pack !== usualPack(product)) && (
+                <Choice
+                  label="Pack"
+                  value={draft.pack}
+                  onChoose={draft.setPack}
+                  options={draft.packs.map(({ pack, minutes }) => ({
+                    value: pack,
+                    words: PACK_WORDS[pack],
+                    note: [...(minutes === undefined ? [] : [`${minutes} min`]), PACK_NOTES[pack]].join(', '),
+                  }))}
+                />
+              )}
               {ways.served.length > 1 && (
                 <Choice
                   label="How it is processed"
@@ -260,6 +273,13 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
     </Screen>
   );
 }
+
+const PACK_WORDS: Readonly<Record<Pack, string>> = { hot: 'hot pack', raw: 'raw pack' };
+/** Common practice. */
+const PACK_NOTES: Readonly<Record<Pack, string>> = {
+  hot: 'floats less, keeps its colour',
+  raw: 'less work, floats more',
+};
 
 /** "6 quarts, 4 pints and 3 half-pints". */
 function allWords(jars: number, jar: JarSize, { besides }: { besides: MoreJarsDraft }): string {

@@ -23,11 +23,16 @@ import { placesFor } from '@hoddle/core/day/inTheCanner';
 import { usePages } from './usePages';
 import { useMoreJars } from './useMoreJars';
 import { usePotOutput } from './usePotOutput';
+import { packOffers } from '@hoddle/core/canner/packOffers';
 import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
+import { type Pack } from '@hoddle/core/handbook/boilingWater';
+import { usualPack } from '@hoddle/core/handbook/usualPack';
+import { inPack } from '@hoddle/core/recipe/packs';
 
 /** The sizes that a second one may be of. */
 const LARGE: readonly JarSize[] = ['quart', 'pint', 'half-pint'];
 const SMALL: readonly JarSize[] = ['half-pint', 'pint', 'quart'];
+
 const LOAD_STYLES: readonly LoadStyle[] = ['full', 'even', 'beside'];
 
 /** Draft of a batch: jar, how many, how split, when. What follows from it is worked out at each look. */
@@ -42,7 +47,12 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const [asked, setAsked] = useState<number>();
   const [startAt, setStartAt] = useState(() => nextQuarter(householdNow()));
   const [way, setMethod] = useState<Method>();
-  const ways = waysToProcess(household, product, jar, pages);
+  const [askedPack, setPack] = useState<Pack>();
+  const page = cardForCrop(product.product, item.crop)?.card ?? cardsOf(product.product)[0];
+  const packs = packOffers({ product, card: page, jar, method: way }, household, pages);
+  const offer = packs.find((each) => each.pack === askedPack) ?? packs[0];
+  const pack = offer?.pack ?? usualPack(product);
+  const ways = offer?.ways ?? waysToProcess(household, product, jar, pages);
   // A jar that is not tested the chosen way goes back to the first one that is.
   const method = way !== undefined && ways.tested.includes(way) ? way : firstWay(ways);
   const { canner, capacity } = widestCanner(household, jar, method);
@@ -51,7 +61,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
   const perLoad = capacity?.kind === 'holds' ? capacity.jars : undefined;
   const jars = asked ?? Math.min(wholeLoads(range.p50, perLoad ?? Infinity), range.p90);
   const small = product.hasFormula || firstJar === 'half-pint';
-  const besides = useMoreJars({ product, jar, method, canner, sizes: small ? SMALL : LARGE });
+  const besides = useMoreJars({ product, pack, jar, method, canner, sizes: small ? SMALL : LARGE });
   // What fills the other size is as much as so many of these.
   const inAll = jars + besides.quarts / quartsPerJar(jar);
   const need =
@@ -63,7 +73,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
           ...{ mainLots: item.lots, lots: all, learned },
         })
       : { uses: [], mainKg: 0, missing: [] };
-  const card = cardForCrop(product.product, item.crop)?.card ?? cardsOf(product.product)[0];
+  const card = page && inPack(page, pack);
   const [without, setWithout] = useState<readonly string[]>(() => (card ? usuallyWithout(card) : []));
   const flipStep = (step: string) =>
     setWithout((before) => (before.includes(step) ? before.filter((other) => other !== step) : [...before, step]));
@@ -81,6 +91,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
       {
         product,
         ...(card && { recipe: card.card, without }),
+        pack,
         jar,
         method,
         cannerId: canner.id,
@@ -128,6 +139,9 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
 
   return {
     jar,
+    pack,
+    packs,
+    setPack: changed(setPack),
     method,
     ways,
     style,

@@ -3,9 +3,9 @@ import { capacityOf } from '@hoddle/core/canner/capacity';
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
 import { togetherMinutes } from '@hoddle/core/canner/togetherMinutes';
 import { type MoreJars } from '@hoddle/core/day/batchOf';
+import { type Pack } from '@hoddle/core/handbook/boilingWater';
 import { type JarSize, quartsPerJar } from '@hoddle/core/handbook/jars';
 import { type ProductRow } from '@hoddle/core/handbook/products';
-import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { findProcess, findTestedRow } from '@hoddle/core/process/findProcess';
 import { type Method } from '@hoddle/core/process/method';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
@@ -15,6 +15,7 @@ import { usePages } from './usePages';
 
 interface FirstSize {
   readonly product: ProductRow;
+  readonly pack: Pack;
   readonly jar: JarSize;
   readonly method: Method;
   readonly canner: Canner | undefined;
@@ -29,12 +30,12 @@ interface Chosen {
 }
 
 /** Draft of jars of other sizes that are filled from the same pot, each size once. */
-export function useMoreJars({ product, jar: first, method, canner, sizes }: FirstSize) {
+export function useMoreJars({ product, pack, jar: first, method, canner, sizes }: FirstSize) {
   const { household } = useHousehold();
   const pages = usePages();
   const [chosen, setChosen] = useState<readonly Chosen[]>([]);
   const { altitudeFt, ownJars } = household;
-  const asked = { product: product.product, pack: usualPack(product), method } as const;
+  const asked = { product: product.product, pack, method } as const;
   const rowOf = (jar: JarSize) => findTestedRow({ ...asked, jar }, pages);
   const possible = sizes.filter((size) => size !== first && rowOf(size).kind === 'testedRow');
   const wanted = chosen.filter(({ jar }) => possible.includes(jar));
@@ -54,7 +55,7 @@ export function useMoreJars({ product, jar: first, method, canner, sizes }: Firs
     if (!canner || lasts.includes(0)) return undefined;
     const jars = lasts.reduce((sum, each) => sum + each, lastLoad);
     const all = [first, ...sharing.map(({ jar }) => jar)];
-    return togetherMinutes({ product, method, sizes: all, jars }, canner, household, pages);
+    return togetherMinutes({ product, pack, method, sizes: all, jars }, canner, household, pages);
   };
   const change = (jar: JarSize, to: Chosen | undefined) =>
     setChosen(wanted.flatMap((each) => (each.jar === jar ? (to ?? []) : each)));

@@ -12,6 +12,7 @@ import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { type DayFigures } from '@/workers/dayCompare';
 import { type Day, useDay } from '../useDay';
+import { usePages } from '@/features/process/usePages';
 import { useFigures } from './useFigures';
 import { waysOf } from './waysOf';
 
@@ -38,7 +39,7 @@ export function CompareScreen() {
 function Compare({ day }: { day: Day }) {
   const { canners } = useHousehold().household;
   const { question } = day;
-  const ways = waysOf(day, canners).filter(({ other }) => otherQuestion(question, other));
+  const ways = waysOf(day, canners, usePages()).filter(({ other }) => otherQuestion(question, other));
   const [chosen, setChosen] = useState(0);
   const way = ways[chosen] ?? ways[0];
   const asked = way && otherQuestion(question, way.other);

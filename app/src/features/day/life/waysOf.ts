@@ -1,6 +1,8 @@
 import { nameOf } from '@hoddle/core/day/batch';
+import { inOtherPack } from '@hoddle/core/day/otherPack';
 import { leftToCook, type OtherPlan } from '@hoddle/core/day/otherPlans';
 import { stepOf } from '@hoddle/core/handbook/steps';
+import { type HouseholdPages } from '@hoddle/core/process/findProcess';
 import { type Day } from '../useDay';
 
 interface Way {
@@ -36,11 +38,22 @@ export function savingWays(day: Day, canners: readonly { readonly id: string; re
 }
 
 /** Those, and what the day would be with less. */
-export function waysOf(day: Day, canners: readonly { readonly id: string; readonly name: string }[]): Way[] {
+export function waysOf(
+  day: Day,
+  canners: readonly { readonly id: string; readonly name: string }[],
+  pages: HouseholdPages,
+): Way[] {
   const { cooks } = day.question.setup;
+  const packed = day.batches.flatMap((batch): Way[] => {
+    const other = inOtherPack(batch, pages);
+    if (!other) return [];
+    const words = `${nameOf(batch)}, ${other.pack} pack, ${other.processMinutes} min`;
+    return [{ words, other: { kind: 'pack', batch: other } }];
+  });
   const less = cooks.length > 1 ? [...cooks].reverse() : [];
   return [
     ...less.map(({ name }): Way => ({ words: `Without ${name}`, other: { kind: 'without', cook: name } })),
+    ...packed,
     ...savingWays(day, canners),
   ];
 }
