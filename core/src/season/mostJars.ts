@@ -1,7 +1,6 @@
+import { NIGHT_MIN } from './dayHours';
 import { keptFor } from './keepingWindow';
 import { goalKey, type SeasonDay, type SeasonProblem, type SeasonRecipe } from './seasonProblem';
-
-const NIGHT_MIN = 24 * 60;
 
 /** Jars of a recipe that a day could make at most: by its goal, its produce, its hands, its canners, its jars and lids. */
 export function mostJars(problem: SeasonProblem, recipe: SeasonRecipe, day: SeasonDay): number {

@@ -32,7 +32,8 @@ export function planFaults(problem: SeasonProblem, plan: SeasonPlan): string[] {
       if (row?.wholePots) check(jars === loads * row.perLoad, `${jars} jars of ${recipe}: a part of a pot`);
       if (row) check(loads <= row.mostLoadsADay, `${loads} loads of ${recipe} on ${day}`);
       if (row && at) {
-        const takes = row.leastMinutes + (loads - 1) * row.nextMinutes;
+        // There may be no second load at all: then its minutes are endless.
+        const takes = row.leastMinutes + (loads > 1 ? (loads - 1) * row.nextMinutes : 0);
         const there = at.windowMinutes + (row.overnight ? NIGHT_MIN : 0);
         check(takes <= there + NEARLY, `${day}: ${loads} loads of ${recipe} take ${takes} min of ${there}`);
       }

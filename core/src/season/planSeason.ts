@@ -2,14 +2,16 @@ import { drawsFrom } from '../measure/draws';
 import { columnsOf, kernelOf, type Likely, likelyOf } from './kernelOf';
 import { partOf, withPart } from './modelPart';
 import { planByHand } from './byHand';
+import { type DayCheck } from './dayCheck';
 import { completed, Improver } from './improve';
+import { nightBefore } from './nightBefore';
 import { planFaults } from './planFaults';
 import { planOfThese } from './planOfThese';
 import { planValues } from './planValues';
 import { readPlan } from './readPlan';
 import { type SeasonModel, seasonModel } from './seasonModel';
 import { type SeasonBatch, type SeasonDayPlan, type SeasonPlan } from './seasonPlan';
-import { type SeasonCut, type SeasonDay, type SeasonProblem } from './seasonProblem';
+import { type SeasonCut, type SeasonProblem } from './seasonProblem';
 import { type Solver } from './solver';
 import { withFewer } from './withFewer';
 
@@ -38,8 +40,8 @@ export interface SeasonSearch {
   readonly seed: number;
   /** Seconds since the planning began: the clock is the caller's. */
   readonly elapsed: () => number;
-  /** Whether a day can be carried out hour by hour. */
-  readonly canBeDone: (day: SeasonDay, planned: SeasonDayPlan) => boolean;
+  /** Whether a day can be carried out hour by hour, by itself or with what the day before left standing overnight. */
+  readonly canBeDone: DayCheck;
   /** Answers whether to go on. */
   readonly onNews?: (news: SeasonNews) => boolean;
   /** Good enough when no plan can be worth more by this part. */
@@ -236,20 +238,40 @@ class Planning {
     return this.problem.pins.some((pin) => pin.day === day && pin.recipe === recipe);
   }
 
-  private canBeDone(planned: SeasonDayPlan): boolean {
+  /** Whether a day of a plan can be done, and with what stood overnight before it. */
+  private canBeDone(planned: SeasonDayPlan, plan: Pick<SeasonPlan, 'days'>): boolean {
     const day = this.problem.days.find(({ id }) => id === planned.day);
-    return day !== undefined && this.search.canBeDone(day, planned);
+    if (!day || !this.search.canBeDone(day, planned)) return false;
+    const before = nightBefore(this.problem, plan, day);
+    return !before || this.search.canBeDone(day, planned, before);
   }
 
   /** Forbids what cannot be done: as little of the day as cannot be done already, so that more plans are spared. */
-  private cut(planned: SeasonDayPlan): void {
-    let batches = planned.batches;
-    for (const each of planned.batches) {
-      const fewer = batches.filter((other) => other !== each);
-      if (fewer.length > 0 && !this.canBeDone({ ...planned, batches: fewer })) batches = fewer;
-    }
-    const windowMinutes = this.problem.days.find(({ id }) => id === planned.day)?.windowMinutes ?? 0;
-    this.cuts.push({ windowMinutes, loads: batches.map(({ recipe, loads }) => ({ recipe, loads })) });
+  private cut(planned: SeasonDayPlan, plan: Pick<SeasonPlan, 'days'>): void {
+    const day = this.problem.days.find(({ id }) => id === planned.day);
+    if (!day) return;
+    const { canBeDone } = this.search;
+    const before = canBeDone(day, planned) ? nightBefore(this.problem, plan, day) : undefined;
+    const least = (batches: readonly SeasonBatch[], goes: (fewer: readonly SeasonBatch[]) => boolean) =>
+      batches.reduce((left, each) => {
+        const fewer = left.filter((other) => other !== each);
+        return fewer.length > 0 && !goes(fewer) ? fewer : left;
+      }, batches);
+    const batches = least(planned.batches, (fewer) => canBeDone(day, { ...planned, batches: fewer }, before));
+    const own = { ...planned, batches };
+    const cutOf = (windowMinutes: number, all: readonly SeasonBatch[]): SeasonCut => ({
+      windowMinutes,
+      loads: all.map(({ recipe, loads }) => ({ recipe, loads })),
+    });
+    const night =
+      before &&
+      least(before.planned.batches, (fewer) =>
+        canBeDone(day, own, { ...before, planned: { ...before.planned, batches: fewer } }),
+      );
+    this.cuts.push({
+      ...cutOf(day.windowMinutes, batches),
+      ...(before && night && { before: cutOf(before.day.windowMinutes, night) }),
+    });
     this.problem = { ...this.problem, cuts: [...this.problem.cuts, this.cuts.at(-1) as SeasonCut] };
   }
 
@@ -262,11 +284,11 @@ class Planning {
     for (const { day } of plan.days) {
       for (;;) {
         const planned = mended.days.find((each) => each.day === day);
-        if (!planned || this.canBeDone(planned)) break;
+        if (!planned || this.canBeDone(planned, mended)) break;
         const loose = planned.batches.filter(({ recipe }) => !this.isPinned(day, recipe));
         const fewer = (loose.length > 0 ? loose : planned.batches).flatMap((batch) => this.fewerOf(mended, day, batch));
         fewer.sort((a, b) => b.worth - a.worth);
-        const enough = fewer.find(({ days }) => days.every((each) => each.day !== day || this.canBeDone(each)));
+        const enough = fewer.find((less) => less.days.every((each) => each.day !== day || this.canBeDone(each, less)));
         mended = enough ?? fewer[0] ?? mended;
       }
     }
@@ -287,8 +309,8 @@ class Planning {
    * @returns whether it was taken as it is
    */
   private keep(plan: SeasonPlan): boolean {
-    const refused = plan.days.filter((planned) => !this.canBeDone(planned));
-    for (const each of refused) this.cut(each);
+    const refused = plan.days.filter((planned) => !this.canBeDone(planned, plan));
+    for (const each of refused) this.cut(each, plan);
     this.take(refused.length === 0 ? plan : this.doable(plan));
     return refused.length === 0;
   }

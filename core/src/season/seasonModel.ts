@@ -1,6 +1,14 @@
+import { daysBetween } from '../day/daysTogether';
 import { coldOn, keptFor } from './keepingWindow';
 import { type LinearModel, type LinearTerm, ModelWriter } from './linearModel';
-import { type Arrival, goalKey, type SeasonDay, type SeasonProblem, type SeasonRecipe } from './seasonProblem';
+import {
+  type Arrival,
+  goalKey,
+  type SeasonCut,
+  type SeasonDay,
+  type SeasonProblem,
+  type SeasonRecipe,
+} from './seasonProblem';
 import { canningMinutes, usableHands } from './dayHours';
 import { mostJars, mostOver } from './mostJars';
 import { COSTS, worthPieces } from './seasonWorth';
@@ -373,16 +381,25 @@ class SeasonWriter {
   private addCuts(): void {
     for (const cut of this.problem.cuts) {
       for (const { day } of this.days.filter((each) => each.day.windowMinutes <= cut.windowMinutes)) {
-        const own = cut.loads.map(({ recipe, loads }) => {
-          const batch = this.onDay(day).find((each) => each.recipe.id === recipe);
-          return batch && batch.mostLoads >= loads ? { batch, loads } : undefined;
-        });
+        const { before } = cut;
+        const night = before && this.days.find((each) => daysBetween(each.day.id, day.id) === 1)?.day;
+        if (before && (!night || night.windowMinutes > before.windowMinutes)) continue;
+        const own = [this.allThere(day, cut.loads), night && before ? this.allThere(night, before.loads) : []];
         // Where one of them cannot be there at all, they are not all there.
-        if (own.includes(undefined)) continue;
-        const all = own.flatMap((each): LinearTerm[] => (each ? [[this.atLeast(each.batch, each.loads), 1]] : []));
-        this.writer.row(-Infinity, all, all.length - 1);
+        const all = own.flatMap((terms) => terms ?? []);
+        if (!own.includes(undefined)) this.writer.row(-Infinity, all, all.length - 1);
       }
     }
+  }
+
+  /** Columns that are all 1 where a day has so many loads; undefined where it cannot have them. */
+  private allThere(day: SeasonDay, loads: SeasonCut['loads']): LinearTerm[] | undefined {
+    const own = loads.map(({ recipe, loads: count }) => {
+      const batch = this.onDay(day).find((each) => each.recipe.id === recipe);
+      return batch && batch.mostLoads >= count ? { batch, count } : undefined;
+    });
+    if (own.includes(undefined)) return undefined;
+    return own.flatMap((each): LinearTerm[] => (each ? [[this.atLeast(each.batch, each.count), 1]] : []));
   }
 
   /** A column that is 1 where a batch has so many loads or more. */

@@ -113,6 +113,8 @@ export interface SeasonPin {
 export interface SeasonCut {
   readonly windowMinutes: number;
   readonly loads: readonly { readonly recipe: string; readonly loads: number }[];
+  /** What stood overnight the day before, with all of that day, where it is only together that they cannot be done. */
+  readonly before?: Pick<SeasonCut, 'windowMinutes' | 'loads'>;
 }
 
 /** All that a season is planned from, in plain numbers. */
