@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { brokenRules } from '../../bench/scheduling/brokenRules';
+import { type Canner } from '../canner/canner';
 import { handbookCanner } from '../canner/handbookCanner';
 import { CANNERS } from '../handbook/canners';
 import { quartsPerJar } from '../handbook/jars';
@@ -9,7 +10,7 @@ import { AS_PLANNED, byTheTable } from '../kitchen/byTheTable';
 import { type DayEvent } from '../kitchen/dayEvent';
 import { amountsOfBatch } from './amountsOfBatch';
 import { type Batch, nameOf } from './batch';
-import { batchFromPot, jarsFromVolume } from './batchFromPot';
+import { batchFromPot, jarsFromVolume, wayBeside } from './batchFromPot';
 import { batchOf } from './batchOf';
 import { dayOf } from './dayOf';
 import { scheduleProblemOf } from './dayProblem';
@@ -83,6 +84,19 @@ test.each([
     ).toBe(false);
   },
 );
+
+test('juice goes beside the sauce where another canner is as hot, by that one’s own way; into a pressure canner only as into a pot', () => {
+  const steam = handbookCanner(CANNERS[4]!, { id: 'steam pan' });
+  const way = (canners: readonly Canner[]) => {
+    const { method, canner } = wayBeside('thin-juice', 'quart', 'big', { canners, ownJars: [], altitudeFt: 800 }, {});
+    return [method, canner?.id];
+  };
+  expect(way([big])).toEqual(['boiling-water', 'big']);
+  expect(way([big, steam])).toEqual(['steam', 'steam pan']);
+  expect(way([big, steam, second])).toEqual(['boiling-water', 'second']);
+  const pressure = { ...handbookCanner(CANNERS[5]!, { id: 'pressure' }), alsoBoilingWater: false };
+  expect(way([big, pressure])).toEqual(['boiling-water', 'big']);
+});
 
 // The same guide, 3,001 to 6,000 ft: tomato sauce in pints 45 min, tomato juice in quarts 50 min.
 test('moved up the hill, the juice goes by its own table as the sauce does by its', () => {

@@ -1,6 +1,7 @@
 import { type Canner } from '../canner/canner';
 import { splitLoads } from '../canner/splitLoads';
 import { firstWay, waysToProcess } from '../canner/waysToProcess';
+import { AS_HOT } from '../process/sameHeat';
 import { cannerBeside, type Vessels } from '../canner/widestCanner';
 import { type JarSize, quartsPerJar } from '../handbook/jars';
 import { productRow } from '../handbook/products';
@@ -53,7 +54,7 @@ export interface WayBeside {
   readonly holds?: number;
 }
 
-/** The way of processing what comes off a pot, and the canner for it: another one than the pot's own, where there is one. */
+/** The way of processing what comes off a pot, and the canner for it: another one than the pot's own, as hot, where there is one. */
 export function wayBeside(
   kind: PotOutput,
   jar: JarSize,
@@ -61,9 +62,14 @@ export function wayBeside(
   kitchen: Vessels & { readonly altitudeFt: number | null },
   pages: HouseholdPages,
 ): WayBeside {
-  const method = firstWay(waysToProcess(kitchen, productRow(outputRule(kind).feeds), jar, pages));
-  const { canner, capacity } = cannerBeside(kitchen, potCannerId, jar, method);
-  return { method, ...(canner && { canner }), ...(capacity?.kind === 'holds' && { holds: capacity.jars }) };
+  const ways = waysToProcess(kitchen, productRow(outputRule(kind).feeds), jar, pages);
+  const first = firstWay(ways);
+  const found = [first, ...ways.served.filter((way) => way === AS_HOT[first])].map((method): WayBeside => {
+    const { canner, capacity } = cannerBeside(kitchen, potCannerId, jar, method);
+    return { method, ...(canner && { canner }), ...(capacity?.kind === 'holds' && { holds: capacity.jars }) };
+  });
+  const beside = found.find(({ canner, holds }) => canner && canner.id !== potCannerId && holds !== undefined);
+  return beside ?? (found[0] as WayBeside);
 }
 
 /**

@@ -3,7 +3,7 @@ import { type Method, STEAM_LIMIT_MINUTES } from './method';
 import { plannedProcess } from './plannedProcess';
 
 /** Pure steam under a lid is as hot as water that boils: what is tested for one is processed for as long in the other. */
-const AS_HOT: Partial<Readonly<Record<Method, Method>>> = { 'boiling-water': 'steam', steam: 'boiling-water' };
+export const AS_HOT: Partial<Readonly<Record<Method, Method>>> = { 'boiling-water': 'steam', steam: 'boiling-water' };
 
 /**
  * The other ways to process the same jars for the same minutes: boiling water in place of steam, steam in place of boiling water

@@ -16,6 +16,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { byCrop, type CropOnHand, lotKey, useLeftBehind, useLots } from '@/features/harvest/useOnHand';
 import { MissingLines } from '@/features/recipe/MissingLines';
+import { MustWait } from '@/features/recipe/MustWait';
 import { OptionalSteps } from '@/features/recipe/OptionalSteps';
 import { RecipeSheet } from '@/features/recipe/RecipeSheet';
 import { sheetOfBatch } from '@/features/recipe/sheetOf';
@@ -262,6 +263,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                     <MissingLines missing={missing} />
                     {card?.caution !== undefined && <Words weight={600}>{card.caution}</Words>}
                     {card && <OptionalSteps card={card} without={draft.without} onFlip={draft.flipStep} />}
+                    {card && <MustWait card={card} product={product} crop={item.crop} jar={jar} />}
                   </View>
                 )}
                 <StartPart startAt={draft.startAt} onStart={draft.setStart} />
