@@ -1,5 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { pot } from '../boilingPot';
+import { handRests } from '../handRests';
 import { kitchenHands } from '../kitchenHands';
 import { finish } from '../planTwo';
 import { RealServer } from '../realServer';
@@ -99,4 +100,31 @@ test('what is put off is on the other day, says when that is over and whether it
     await page.getByRole('link', { name: /Errands and wishes/ }).click();
     await expect(page.getByRole('group', { name: 'Ready by' })).toBeVisible();
   });
+});
+
+test('of two batches one is put off: it stands under what is also planned, a phone has it too, and from there it comes back', async ({
+  page,
+  context,
+}) => {
+  const hands = await planPlums(page);
+  await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-crushed&jar=quart');
+  await hands.press(/^Plan \d+ quarts/);
+  await over(page);
+  const both = await page.getByRole('heading', { level: 1 }).innerText();
+  await hands.press('Damsons in syrup: another day');
+  await page.getByRole('radio', { name: 'Tomorrow' }).click();
+  await hands.press(/^Begin Sunday at/);
+  const also = page.getByRole('list', { name: 'Planned for other days' });
+  await expect(also.getByRole('link')).toHaveText(/damsons in syrup.*Sunday 30 Aug, from 8:00 am/);
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(both);
+  const phone = await context.newPage();
+  await phone.goto(`${server.address}/plan`);
+  await phone.getByRole('list', { name: 'Planned for other days' }).getByRole('link').click();
+  await expect(phone.getByRole('heading', { name: 'Damsons in syrup' })).toBeVisible();
+  await phone.getByRole('radio', { name: 'Today' }).click();
+  await handRests(phone);
+  await phone.getByRole('button', { name: /^Begin Saturday at/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(both);
+  await expect(also).toHaveCount(0);
+  await phone.close();
 });

@@ -4,14 +4,15 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { StartPart } from '@/features/process/StartPart';
+import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { clockTime, clockTimeFrom, dayAndDate, weekday } from '@/ui/clockWords';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { type Day, useDay } from './useDay';
+import { useDay } from './useDay';
 import { useDayEnds } from './useDayEnds';
-import { useFuseWords } from './useFuseWords';
+import { useFreezeWords, useSpoilsAt } from './useFuseWords';
 import { useHasBegun } from './useHasBegun';
 import { useMove } from './useMove';
 
@@ -19,34 +20,36 @@ const MINUTE_MS = 60_000;
 
 /** A batch that has not begun is put off to another day, or brought forward: what that does to its produce and to that day. */
 export function MoveScreen({ batchId }: { batchId: string }) {
-  const day = useDay();
+  const batch = useHousehold().batches.find(({ id }) => id === batchId);
   const hasBegun = useHasBegun();
-  const batch = day?.batches.find(({ id }) => id === batchId);
-  if (!day || !batch || hasBegun(batch)) {
+  if (!batch || hasBegun(batch)) {
     return (
       <Screen station="plan" title="Not to be moved" backTo="/plan">
         <Words>It has begun, or is planned no more: what is in hand is not put off.</Words>
       </Screen>
     );
   }
-  return <Move day={day} batch={batch} />;
+  return <Move batch={batch} />;
 }
 
-function Move({ day, batch }: { day: Day; batch: Batch }) {
+function Move({ batch }: { batch: Batch }) {
   const router = useRouter();
-  const move = useMove(day);
+  const move = useMove(useDay());
+  const enter = useHouseholdStore((store) => store.enter);
   const { batches } = useHousehold();
   const group = useMemo(() => movesWith(batch, batches), [batch, batches]);
   const [startAt, setStartAt] = useState(batch.startAt);
   const drafts = useMemo(() => [{ ...batch, startAt }], [batch, startAt]);
   const [end] = useDayEnds(drafts);
-  const spoils = useSpoils(day, batch, startAt);
-  const name = nameOf(batch);
-  const isPast = startAt < householdNow() - 15 * MINUTE_MS;
+  const now = householdNow();
+  const by = useSpoilsAt()(batch, now);
+  const freezeWords = useFreezeWords();
+  const isPast = startAt < now - 15 * MINUTE_MS;
+  const others = group.slice(1).map((other) => nameOf(other).toLowerCase());
   return (
     <Screen
       station="plan"
-      title={name}
+      title={nameOf(batch)}
       note={`Planned for ${dayAndDate(batch.startAt)}`}
       backTo="/plan"
       foot={
@@ -66,34 +69,25 @@ function Move({ day, batch }: { day: Day; batch: Batch }) {
           {jarsWords(batch)}, {batch.loads.length} {batch.loads.length === 1 ? 'load' : 'loads'}
         </Words>
         <StartPart startAt={startAt} onStart={setStartAt} />
-        {spoils !== undefined && (
+        {by !== undefined && startAt > by && (
           <Words role="alert" weight={700}>
-            {spoils}
+            It does not keep so long. {freezeWords(batch, by)}
           </Words>
         )}
         {isPast && <Words role="alert">That is over already.</Words>}
-        {group.length > 1 && (
-          <Words weight={600}>
-            With it{' '}
-            {group
-              .slice(1)
-              .map((other) => nameOf(other).toLowerCase())
-              .join(' and ')}
-            : they share a canner or a pot.
-          </Words>
-        )}
+        {others.length > 0 && <Words weight={600}>With it {others.join(' and ')}: they share a canner or a pot.</Words>}
         <Words role="status">{endWords(end, startAt)}</Words>
+        <Key
+          look="outline"
+          words={`Give up ${nameOf(batch).toLowerCase()}`}
+          onPress={() => {
+            enter({ kind: 'batch-struck', batchId: batch.id });
+            router.navigate('/plan');
+          }}
+        />
       </View>
     </Screen>
   );
-}
-
-/** What of it does not keep until then. */
-function useSpoils(day: Day, batch: Batch, startAt: number): string | undefined {
-  const fuse = useFuseWords();
-  const byMin = day.question.useBy?.get(batch.id);
-  if (byMin === undefined || startAt <= day.startAt + byMin * MINUTE_MS) return undefined;
-  return `It does not keep so long. ${fuse(day, batch) ?? ''}`;
 }
 
 function endWords(end: number | 'none' | undefined, startAt: number): string {

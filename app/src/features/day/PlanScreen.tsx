@@ -22,6 +22,7 @@ import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { SeasonLink } from '@/features/season/SeasonLink';
+import { AlsoPlanned } from './AlsoPlanned';
 import { DayStrip } from './DayStrip';
 import { LifeLink } from './life/LifeLink';
 import { NoDay } from './NoDay';
@@ -85,6 +86,7 @@ const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {
             )}
           </View>
           <GiveUp day={day} />
+          <AlsoPlanned day={day} />
         </View>
       </View>
     </Screen>
