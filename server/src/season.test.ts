@@ -33,7 +33,7 @@ async function outcome(id: string): Promise<SeasonPlanReply> {
 
 test('a season is planned from the household, and the plan is kept once it is taken', async () => {
   await atFennickHollow();
-  const first = await ask({ id: `${ID}1`, weeks: 12, seconds: 10 });
+  const first = await ask({ id: `${ID}1`, weeks: 12, seconds: 30 });
   expect([first.status, first.body.state]).toEqual([202, 'planning']);
   const { state, report, bound } = await outcome(`${ID}1`);
   expect(state).toBe('done');

@@ -7,7 +7,8 @@ import { dayOf } from './dayOf';
 import { type DayProblem } from './dayProblem';
 import { inItsCanner, type LoadInCanner } from './inTheCanner';
 import { type DayQuestion } from './questionOfDay';
-import { hostOf } from './sharedLoad';
+import { guestsOf, hostOf } from './sharedLoad';
+import { loadsOf } from './wish';
 
 /** The moment at which the plan begins, for what is due or ready in one canner and not in another. */
 export const BEGIN: SearchTask = { id: 'begin', minutes: 0, needs: {}, due: 0 };
@@ -45,7 +46,8 @@ export function choicesOf(
   able: ReadonlyMap<string, readonly string[]>,
   base: Assignment,
 ): Choice[] {
-  const { batches, progress } = question;
+  const { batches, progress, wishes = [] } = question;
+  const named = new Set(wishes.flatMap(loadsOf));
   // Of the whole day, however far it has come: who goes in without cold water does not change on the way.
   const ready = readyAt(dayOf(batches, { ...question, cannerOf: base }).tasks);
   const ranks = new Map<string, number>();
@@ -60,8 +62,10 @@ export function choicesOf(
             return [id, inItsCanner(batch, load, batches, canner)];
           }),
         );
-        // What has begun keeps its name, and so its place among those that are ready at once.
-        const alike = progress ? load.id : `${batch.id} ${load.jars} ${load.size?.jar}`;
+        // What has begun, shares its canner, or has something wished of it keeps its name, and so its place among those that are
+        // ready at once.
+        const isItself = progress !== undefined || named.has(load.id) || guestsOf(load.id, batches).length > 0;
+        const alike = isItself ? load.id : `${batch.id} ${load.jars} ${load.size?.jar}`;
         const key = `${String(ready(load.id)).padStart(9, '0')} ${alike}`;
         if (!ranks.has(key)) ranks.set(key, ready(load.id) * 1_000 + ranks.size);
         return {
