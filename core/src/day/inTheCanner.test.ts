@@ -7,7 +7,7 @@ import { type Method } from '../process/method';
 import { ableCanners } from './ableCanners';
 import { type Batch, ofLoad } from './batch';
 import { batchOf } from './batchOf';
-import { loadIn, waysOf } from './inTheCanner';
+import { loadIn, placesFor, waysOf } from './inTheCanner';
 import { USUAL_KITCHEN } from './kitchenSetup';
 import { planDay } from './planDay';
 import { minutesOf } from './sharedLoad';
@@ -93,6 +93,13 @@ test('a source of its own names one way, and beside what steam is not tested for
   expect(inSteam(host, 0, [host, shared])?.method).toBe('boiling-water');
   expect(inSteam(host, 1, [host, shared])?.method).toBe('steam');
   expect(minutesOf(host, host.loads[0]!, [host, shared])).toBe(50);
+});
+
+test('places are counted by the way each canner processes the jars, and none in one that serves no way of theirs', () => {
+  // The handbook's racks: 7 quarts and 9 pints in the enamel pot, 7 quarts and 8 pints in the steam pan.
+  expect(placesFor(made('tomatoes-crushed', 'pint', 800)!, [enamel, steam], [])).toEqual([9, 8]);
+  expect(placesFor(made('tomatoes-crushed', 'quart', 800)!, [steam], [])).toEqual([7]);
+  expect(placesFor(made('tomatoes-crushed', 'quart', 2_000)!, [steam], [])).toEqual([]);
 });
 
 test('a day with an enamel pot and a steam pan uses both, and is over sooner for it', () => {

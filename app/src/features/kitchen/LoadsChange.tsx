@@ -1,5 +1,5 @@
-import { type Batch, isCanned, type PlannedLoad, nameOf } from '@hoddle/core/day/batch';
-import { capacityOf } from '@hoddle/core/canner/capacity';
+import { type Batch, type PlannedLoad, nameOf } from '@hoddle/core/day/batch';
+import { placesFor } from '@hoddle/core/day/inTheCanner';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { gateLoads } from '@hoddle/core/kitchen/gateLoads';
 import { useState } from 'react';
@@ -62,8 +62,6 @@ export function useCapacity(batch: Batch, day: Day, later: readonly PlannedLoad[
   const { canners, ownJars } = useHousehold().household;
   const cannerId = day.loads.find(({ id }) => id === later[0]?.id)?.cannerId ?? batch.cannerId;
   const canner = canners.find(({ id }) => id === cannerId);
-  const capacity =
-    canner && capacityOf(canner, batch.jar, { ...(isCanned(batch) && { method: batch.method }), ownJars });
-  const most = Math.max(1, ...later.map(({ jars }) => jars));
-  return capacity?.kind === 'holds' ? Math.max(capacity.jars, 1) : most;
+  const [places] = canner ? placesFor(batch, [canner], ownJars) : [];
+  return places ?? Math.max(1, ...later.map(({ jars }) => jars));
 }
