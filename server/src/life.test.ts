@@ -86,6 +86,10 @@ test('a batch is moved to another day as long as nothing of it has begun', async
   expect((await server.call('POST', '/batches', batch)).status).toBe(201);
   const move = { id: uuidV7(), type: 'batch-moved', batchId: batch.id, startAt: NOW + 86_400_000 };
   expect([(await tell(move)).status, (await tell(move)).status]).toEqual([201, 200]);
+  // What is written out has it on its new day.
+  const day = (at: number) => new Date(at).toISOString().slice(0, 10);
+  const table = (await server.call('GET', '/export?table=batches')).body as string;
+  expect([table.includes(day(NOW + 86_400_000)), table.includes(day(NOW))]).toEqual([true, false]);
   expect((await tell({ ...move, id: uuidV7(), batchId: uuidV7() })).status).toBe(404);
   expect((await tell({ type: 'step-started', taskId: `jars ${batch.id}`, at: NOW + 60_000 })).status).toBe(201);
   const late = await tell({ ...move, id: uuidV7(), at: NOW + 120_000 });

@@ -87,7 +87,8 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => Sheet>> = {
           nameOf(batch),
           batch.jar,
           batch.pack,
-          batch.method,
+          // Of loads in canners of different ways each way once.
+          [...new Set(batch.loads.map(({ way = batch.method }) => way))].join(', '),
           batch.altitudeFt,
           batch.processMinutes,
           kg(massKgOf(batch)),

@@ -1,5 +1,6 @@
 import { parse } from 'csv-parse/sync';
 import fc from 'fast-check';
+import { type Batch } from '../day/batch';
 import { type JarLot, type Movement } from '../pantry/jarLot';
 import { USUAL_PLACES } from '../pantry/place';
 import { toCsv, readCsv } from './csv';
@@ -163,4 +164,39 @@ test.each([
 
 test.each(['', '2025-02-30', '2026-12-01', '1999-05-05', 'jam', '99'])('"%s" is no day jars were made on', (words) => {
   expect(readDay(words, { dayFirst: false, now: NOW + 0 * DAY }).kind).toBe('fault');
+});
+
+test('a batch of which one load went by steam says both ways', () => {
+  const batch: Batch = {
+    ...{
+      id: 'b',
+      product: 'plums',
+      jar: 'pint',
+      pack: 'hot',
+      method: 'boiling-water',
+      altitudeFt: 0,
+      processMinutes: 20,
+    },
+    ...{ cannerId: 'pot', startAt: NOW, uses: [] },
+    loads: [1, 2, 3].map((number) => ({
+      id: `l${number}`,
+      number,
+      jars: 6,
+      ...(number === 2 && { way: 'steam' as const }),
+    })),
+  };
+  const parts = {
+    mark: 7,
+    places: USUAL_PLACES,
+    bestMonths: 12,
+    picks: [],
+    batchRecords: [],
+    lots: [],
+    movements: [],
+  } as const;
+  const [row] = parse(exportCsv('batches', { ...parts, batches: [batch] }), { columns: true }) as Record<
+    string,
+    string
+  >[];
+  expect(row).toMatchObject({ method: 'boiling-water, steam', minutes: '20', loads: '3' });
 });

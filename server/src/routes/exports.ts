@@ -3,7 +3,7 @@ import * as v from 'valibot';
 import { ExportQuery } from '@hoddle/contract/exportQuery';
 import { exportCsv } from '@hoddle/core/formats/exportTables';
 import { type Database } from '../db/openDatabase';
-import { all, readBatches, readBatchRecords, readHousehold, readSettings } from '../db/readState';
+import { all, readBatchesTold, readBatchRecords, readHousehold, readSettings } from '../db/readState';
 
 /** `GET /api/export?table=jars`: picks, batches, jars or movements as CSV, with a byte order mark for spreadsheets. */
 export function exportsRoute(db: Database): Router {
@@ -17,7 +17,7 @@ export function exportsRoute(db: Database): Router {
       bestMonths,
       timeZone: kitchen.timeZone,
       picks: table === 'picks' ? await all(db.tables.picks, [['pickedAt', 'ASC']]) : [],
-      batches: table === 'batches' ? await readBatches(db) : [],
+      batches: table === 'batches' ? await readBatchesTold(db) : [],
       batchRecords: table === 'batches' ? readBatchRecords(db) : [],
       lots: [...db.pantry.all.allLots()],
       movements: [...db.pantry.all.allMovements()],
