@@ -121,6 +121,16 @@ for (const [words, width, height] of [
     await expect(page.getByRole('button', { name: /^Plan 4 pints/ })).toBeVisible();
     await watch.fits();
     expect.soft(await seriousFaults(page), 'a recipe made').toEqual([]);
+    // Planned, it can be put off; given up, the household is as it was.
+    await handRests(page);
+    await page.getByRole('button', { name: /^Plan 4 pints/ }).click();
+    await page.getByRole('button', { name: /: another day$/ }).click();
+    await expect(page.getByRole('radiogroup', { name: 'Day it is made' })).toBeVisible();
+    await watch.fits();
+    expect.soft(await seriousFaults(page), 'a batch put off').toEqual([]);
+    await handRests(page);
+    await page.getByRole('button', { name: /^Give up/ }).click();
+    await expect(page.getByRole('button', { name: /: another day$/ })).toHaveCount(0);
     watch.calm();
   });
 }
