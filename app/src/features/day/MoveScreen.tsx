@@ -74,9 +74,9 @@ function Move({ batch }: { batch: Batch }) {
             It does not keep so long. {freezeWords(batch, by)}
           </Words>
         )}
-        {isPast && <Words role="alert">That is over already.</Words>}
+        {isPast && startAt !== batch.startAt && <Words role="alert">That is over already.</Words>}
         {others.length > 0 && <Words weight={600}>With it {others.join(' and ')}: they share a canner or a pot.</Words>}
-        <Words role="status">{endWords(end, startAt)}</Words>
+        {others.length === 0 && <Words role="status">{endWords(end, startAt)}</Words>}
         <Key
           look="outline"
           words={`Give up ${nameOf(batch).toLowerCase()}`}
