@@ -1,5 +1,6 @@
 import { DAY_MIN } from '@hoddle/core/day/kitchenSetup';
 import * as v from 'valibot';
+import { METHODS } from '@hoddle/core/process/method';
 import { BatchSchema, PickUseSchema, PlannedLoadSchema, PotOutputSchema, RecipeId } from './batch';
 import { Day, Id, Time } from './id';
 
@@ -57,6 +58,11 @@ const OfTwo = { loadId: Id, otherId: Id };
 const WishSchema = v.variant('kind', [
   v.object({ kind: v.literal('pin'), loadId: Id, at: Time }),
   v.object({ kind: v.literal('canner'), loadId: Id, cannerId: Id }),
+  v.object({
+    kind: v.literal('way'),
+    batchId: Id,
+    method: v.picklist(METHODS, 'is no way of processing that was tested'),
+  }),
   v.object({ kind: v.literal('before'), ...OfTwo }),
   v.object({ kind: v.literal('apart'), ...OfTwo }),
   v.object({ kind: v.literal('ready-by'), at: Time }),

@@ -90,6 +90,9 @@ test('plums go in boiling water or steam, as the cook chooses; steam is not offe
   await hands.press(/^Plan \d+/);
   await page.getByRole('link', { name: /^Load 1, .*30 min steam from/ }).click();
   await expect(page.getByText(/under the rack/)).toBeVisible();
+  // What the cook chose stays chosen, as a wish that can be let go.
+  await hands.goto('/plan/life');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Damsons in syrup in a steam canner only' })).toBeVisible();
   // 50 min at this altitude.
   await hands.pick('Paste tomatoes', '46');
   await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-whole-in-water&jar=pint');

@@ -22,6 +22,7 @@ test('errands and wishes of a day are kept as they are told, over a restart too;
     { type: 'errand-struck', errandId: 'Ann 390-450' },
     { type: 'wish-made', wish: { kind: 'pin', loadId, at: NOW } },
     { type: 'wish-made', wish: { kind: 'ready-by', at: NOW } },
+    { type: 'wish-made', wish: { kind: 'way', batchId: loadId, method: 'steam' } },
     { type: 'wish-dropped', key: `pin ${loadId}` },
   ].map((each) => ({ id: uuidV7(), day: '2026-08-29', at: NOW, ...each }));
   for (const event of told) {
@@ -51,6 +52,8 @@ test('what no day has is answered by a sentence: an errand longer than its time,
   expect(await said({ later: 7 })).toEqual([400, expect.stringContaining('at most 6')]);
   expect((await tell({ type: 'wish-made', wish: { kind: 'pin', loadId: 'x', at: NOW } })).status).toBe(400);
   expect((await tell({ type: 'wish-made', wish: { kind: 'soon' } })).status).toBe(400);
+  const oven = { kind: 'way', batchId: uuidV7(), method: 'oven' };
+  expect((await tell({ type: 'wish-made', wish: oven })).status).toBe(400);
 });
 
 test('what is repeated by weekday and where the kitchen stands are kept with the household; a place that is none is refused', async () => {

@@ -4,7 +4,7 @@ import { isCanned } from './batch';
 import { wayIn } from './inTheCanner';
 import { type DayQuestion } from './questionOfDay';
 import { hostOf, sizesInCanner, together } from './sharedLoad';
-import { wishedCanners } from './wish';
+import { wishedCanners, wishedWay } from './wish';
 
 /**
  * The canners that can take each load of a day, by load id: what is in use, serves one of its ways and holds all its jars. A load
@@ -23,9 +23,12 @@ export function ableCanners({
     if (stands !== undefined) return [stands];
     const { jars } = together(batch, load, batches).load;
     const sizes = sizesInCanner(batch, load, batches);
+    const only = wishedWay(wishes, batch.id);
     const fits = (canner: Canner) => {
       const method = wayIn(canner, batch, load, batches);
-      return method !== undefined && holdsMixed(canner, sizes, jars, { method, ownJars });
+      return (
+        method !== undefined && (only ?? method) === method && holdsMixed(canner, sizes, jars, { method, ownJars })
+      );
     };
     const ids = usable.filter(fits).map(({ id }) => id);
     return wishedCanners(wishes, load.id, ids);

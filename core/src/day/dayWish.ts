@@ -20,6 +20,8 @@ export function wishKey(wish: DayWish): string {
     case 'pin':
     case 'canner':
       return `${wish.kind} ${wish.loadId}`;
+    case 'way':
+      return `way ${wish.batchId}`;
     case 'before':
     case 'apart':
       return `${wish.kind} ${[wish.loadId, wish.otherId].sort().join(' ')}`;

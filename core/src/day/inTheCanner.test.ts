@@ -11,6 +11,7 @@ import { loadIn, placesFor, waysOf } from './inTheCanner';
 import { USUAL_KITCHEN } from './kitchenSetup';
 import { planDay } from './planDay';
 import { minutesOf } from './sharedLoad';
+import { type Wish } from './wish';
 
 const enamel = handbookCanner(CANNERS[0]!, { id: 'enamel' });
 const steam = handbookCanner(CANNERS[4]!, { id: 'steam pan' });
@@ -123,4 +124,22 @@ test('a day with an enamel pot and a steam pan uses both, and is over sooner for
     ['35 min boil', 35],
     ['35 min steam', 35],
   ]);
+});
+
+test('whoever wishes one way has it: no load of that batch goes into a canner of another, whatever that costs', () => {
+  const [own, other] = [made('tomatoes-crushed', 'pint', 800)!, made('applesauce', 'pint', 800)!];
+  const question = { canners: [enamel, steam], setup: USUAL_KITCHEN, startMinute: 8 * 60, batches: [own, other] };
+  const able = (wishes: readonly Wish[]) => [...ableCanners({ ...question, wishes }).values()].map(String);
+  const both = 'enamel,steam pan';
+  expect(able([])).toEqual([both, both, both, both]);
+  const only: Wish = { kind: 'way', batchId: own.id, method: 'steam' };
+  expect(able([only])).toEqual(['steam pan', 'steam pan', both, both]);
+  expect(able([{ ...only, method: 'boiling-water' }])).toEqual(['enamel', 'enamel', both, both]);
+  const planner = planDay({ ...question, batches: [own], wishes: [only], seed: 1 });
+  const plan = planner.kind === 'planner' ? planner.step(2_000).plan : undefined;
+  expect([...(plan?.cannerOf.values() ?? [])]).toEqual(['steam pan', 'steam pan']);
+  // No canner serves it: refused, and said.
+  expect(planDay({ ...question, canners: [enamel], batches: [own], wishes: [only] })).toMatchObject({
+    cause: 'no-canner',
+  });
 });

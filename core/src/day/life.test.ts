@@ -139,6 +139,10 @@ function isKept(wish: Wish, plan: DayPlan): boolean {
       return inAt(plan, wish.loadId) === wish.atMin;
     case 'canner':
       return plan.cannerOf.get(wish.loadId) === wish.cannerId;
+    case 'way':
+      return plan.tasks
+        .filter(({ task }) => task.kind === 'process' && task.batchId === wish.batchId)
+        .every(({ task }) => task.words.endsWith(wish.method === 'steam' ? 'steam' : 'boil'));
     case 'before':
       return inAt(plan, wish.loadId) < inAt(plan, wish.otherId);
     case 'apart': {

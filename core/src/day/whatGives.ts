@@ -34,7 +34,7 @@ export function* whatGives(question: DayQuestion): Generator<WayOut | undefined>
     const found = goes(without);
     yield found ? { kind: 'unwished', wish } : undefined;
     const soonest = found && wish.kind === 'pin' ? soonestIn(question, wish.loadId, wish.atMin) : undefined;
-    if (soonest) yield { kind: 'pin-at', loadId: wish.loadId, ...soonest };
+    if (soonest && wish.kind === 'pin') yield { kind: 'pin-at', loadId: wish.loadId, ...soonest };
   }
   if (overByMin !== undefined) {
     const planner = planDay({ ...question, overByMin: undefined });

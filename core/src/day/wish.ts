@@ -1,3 +1,4 @@
+import { type Method } from '../process/method';
 import { type DayProblem, type DayTask } from './dayProblem';
 
 /** What a cook wishes of the loads of a day, whatever else the plan finds. Minutes of the plan. */
@@ -6,6 +7,8 @@ export type Wish =
   | { readonly kind: 'pin'; readonly loadId: string; readonly atMin: number }
   /** Into this canner and no other. */
   | { readonly kind: 'canner'; readonly loadId: string; readonly cannerId: string }
+  /** The jars of this batch are processed this way, and go into no canner of another. */
+  | { readonly kind: 'way'; readonly batchId: string; readonly method: Method }
   /** It has gone in before the other goes in. */
   | { readonly kind: 'before'; readonly loadId: string; readonly otherId: string }
   /** The two are never in canners at once. */
@@ -21,6 +24,7 @@ export function apartResource(a: string, b: string): string {
 
 /** The loads that a wish is about. */
 export function loadsOf(wish: Wish): string[] {
+  if (wish.kind === 'way') return [];
   return wish.kind === 'before' || wish.kind === 'apart' ? [wish.loadId, wish.otherId] : [wish.loadId];
 }
 
@@ -28,6 +32,12 @@ export function loadsOf(wish: Wish): string[] {
 export function wishedCanners(wishes: readonly Wish[], loadId: string, able: readonly string[]): readonly string[] {
   const wished = wishes.flatMap((wish) => (wish.kind === 'canner' && wish.loadId === loadId ? [wish.cannerId] : []));
   return wished.length === 0 ? able : able.filter((id) => wished.includes(id));
+}
+
+/** The one way a batch is processed, where that is wished. */
+export function wishedWay(wishes: readonly Wish[], batchId: string): Method | undefined {
+  const [wish] = wishes.flatMap((each) => (each.kind === 'way' && each.batchId === batchId ? [each.method] : []));
+  return wish;
 }
 
 /** The day with its wishes as rules: times, orders, and what two loads cannot have at once. */
@@ -61,6 +71,7 @@ function wished(task: DayTask, wish: Wish): DayTask {
       return { ...task, needs: { ...task.needs, [apartResource(wish.loadId, wish.otherId)]: 1 } };
     }
     case 'canner':
+    case 'way':
       return task;
   }
 }

@@ -22,6 +22,8 @@ import { RecipeSheet } from '@/features/recipe/RecipeSheet';
 import { sheetOfBatch } from '@/features/recipe/sheetOf';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
+import { isoDay } from '@/ui/clockWords';
+import { v7 as uuidV7 } from 'uuid';
 import { useMassWords, useUnits } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';
 import { hueOfCrop } from '@/ui/colours';
@@ -98,7 +100,13 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
   const plan = () => {
     const batches = draft.toBatches();
     if (batches.length === 0) return;
+    const [own] = batches;
     const entered = batches.map((batch) => enter({ kind: 'batch', batch }));
+    if (own && draft.onlyWay) {
+      const wish = { kind: 'way', batchId: own.id, method: draft.onlyWay } as const;
+      const told = { id: uuidV7(), day: isoDay(own.startAt), at: householdNow(), type: 'wish-made', wish } as const;
+      entered.push(enter({ kind: 'day-event', event: told }));
+    }
     void Promise.all(entered).then(() => router.navigate('/plan'));
   };
   const isTestedHere =

@@ -188,6 +188,8 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     /** When the day would be over, by the way the loads are parted; empty where there is one way only. */
     endsAt: new Map(parted.map((each, i) => [each, ends[i]])),
     output,
+    /** What its jars are processed by and nothing else, where the cook chose that and there would be another way. */
+    onlyWay: way === method && (one?.sameHeat?.length ?? 0) > 0 ? method : undefined,
     /** The batch, and with it what is made of its pot. */
     toBatches: (): Batch[] => {
       const batch = batchWith(loads, sharedId, () => uuidV7());

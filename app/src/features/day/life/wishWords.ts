@@ -1,5 +1,7 @@
+import { nameOf } from '@hoddle/core/day/batch';
 import { type DayWish } from '@hoddle/core/day/dayWish';
 import { type Canner } from '@hoddle/core/canner/canner';
+import { METHOD_WORDS } from '@hoddle/core/process/method';
 import { clockTimeFrom } from '@/ui/clockWords';
 import { type Day } from '../useDay';
 
@@ -17,6 +19,10 @@ export function wishWords(wish: DayWish, day: Day, canners: readonly Pick<Canner
     case 'canner': {
       const canner = canners.find(({ id }) => id === wish.cannerId)?.name ?? 'a canner that is gone';
       return first(`${load(wish.loadId)} goes into ${canner}`);
+    }
+    case 'way': {
+      const batch = day.batches.find(({ id }) => id === wish.batchId);
+      return `${batch ? nameOf(batch) : 'A batch that is gone'} ${METHOD_WORDS[wish.method]} only`;
     }
     case 'before':
       return first(`${load(wish.loadId)} before ${load(wish.otherId)}`);
