@@ -34,6 +34,13 @@ export function kitchenHands(page: Page, address: string) {
       await this.press('Save');
       await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
     },
+    /** A crop that is not among the usual ones, found by the first letters of its name. */
+    async findCrop(letters: string, crop: RegExp) {
+      await page.goto(`${address}/harvest/pick`);
+      await this.press(/^All \d+ crops/);
+      await page.getByRole('textbox', { name: 'Find a crop' }).fill(letters);
+      await page.getByRole('radio', { name: crop }).first().click();
+    },
     async pick(crop: string, pounds: string, soft?: string) {
       await page.goto(`${address}/harvest/pick`);
       await page.getByRole('radio', { name: crop }).click();

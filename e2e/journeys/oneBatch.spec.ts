@@ -38,10 +38,7 @@ test('4 quarts of blackberries are one batch of jelly: 5 half-pints, no vinegar 
   await hands.setUpKitchen('800');
 
   await test.step('told by the quart, nothing more is asked', async () => {
-    await hands.goto('/harvest/pick');
-    await hands.press(/^All \d+ crops/);
-    await page.getByRole('textbox', { name: 'Find a crop' }).fill('blackb');
-    await page.getByRole('radio', { name: /^Black/ }).click();
+    await hands.findCrop('blackb', /^Black/);
     await page.getByRole('radio', { name: 'quart', exact: true }).click();
     await hands.type('4');
     await hands.press('Picked');
@@ -164,10 +161,7 @@ test('three pecks of grapes are juice on the same day: told in pecks, strained a
   const watch = watchPage(page);
   const hands = kitchenHands(page, server.address);
   await hands.setUpKitchen('800');
-  await hands.goto('/harvest/pick');
-  await hands.press(/^All \d+ crops/);
-  await page.getByRole('textbox', { name: 'Find a crop' }).fill('grape');
-  await page.getByRole('radio', { name: /^Grape/ }).click();
+  await hands.findCrop('grape', /^Grape/);
   await page.getByRole('radio', { name: 'peck', exact: true }).click();
   await hands.type('3');
   await hands.press('Picked');

@@ -19,13 +19,7 @@ test('peaches go raw into their jars for raw peaches’ own minutes; side by sid
   const watch = watchPage(page);
   const hands = kitchenHands(page, server.address);
   await hands.setUpKitchen('3420');
-  await hands.goto('/harvest/pick');
-  await hands.press(/^All \d+ crops/);
-  await page.getByRole('textbox', { name: 'Find a crop' }).fill('peach');
-  await page
-    .getByRole('radio', { name: /^Peach/ })
-    .first()
-    .click();
+  await hands.findCrop('peach', /^Peach/);
   await hands.type('20');
   await hands.press('Picked');
   await hands.goto('/plan/make?crop=peach&product=peaches&jar=quart');

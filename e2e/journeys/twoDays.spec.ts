@@ -31,10 +31,7 @@ test('juice that settles overnight and tomatoes of Sunday are one plan: its nigh
   const hands = kitchenHands(page, server.address);
 
   await test.step('on Saturday the juice, and Sunday’s tomatoes planned beside it', async () => {
-    await hands.goto('/harvest/pick');
-    await hands.press(/^All \d+ crops/);
-    await page.getByRole('textbox', { name: 'Find a crop' }).fill('grape');
-    await page.getByRole('radio', { name: /^Grape/ }).click();
+    await hands.findCrop('grape', /^Grape/);
     await hands.type('26');
     await hands.press('Picked');
     await hands.goto('/plan/make?crop=grape&product=grape-juice&jar=quart');

@@ -7,10 +7,11 @@ import { sumUses, timesUse } from '../harvest/usesOf';
 import { type Method } from '../process/method';
 import { byTheTable, type TableGround } from './byTheTable';
 import { type DayEvent, standing } from './dayEvent';
-import { inOrderOnce, type KitchenEvent } from './kitchenEvent';
+import { type KitchenEvent } from './kitchenEvent';
 import { takenOffMl } from './takenOff';
 import { measuredNow } from './measuredNow';
 import { movedOn } from './movedOn';
+import { putIn } from './putIn';
 
 const OF_BATCHES: readonly DayEvent['type'][] = [
   'loads-changed',
@@ -46,23 +47,10 @@ function inTheirCanners(batches: readonly Batch[], events: readonly KitchenEvent
     ({ loadId }) => loadId,
   );
   return batches.map((batch) => {
-    const wayOf = ({ id, withLoadId = id }: PlannedLoad) => wayTold(told.get(withLoadId) ?? []);
+    const wayOf = ({ id, withLoadId = id }: PlannedLoad) => putIn(told.get(withLoadId) ?? [])?.way;
     if (batch.loads.every((load) => wayOf(load) === undefined)) return batch;
     return { ...batch, loads: batch.loads.map((load) => ({ ...load, way: wayOf(load) ?? (batch.method as Method) })) };
   });
-}
-
-/** The way told where a load was put in; a slip that was taken back at once counts for nothing. */
-function wayTold(events: readonly KitchenEvent[]): Method | undefined {
-  let put: Extract<KitchenEvent, { type: 'load-started' }> | undefined;
-  let isLast = false;
-  for (const event of inOrderOnce(events)) {
-    const isSlip = event.type === 'taken-back' && isLast && event.eventId === put?.id;
-    if (isSlip) put = undefined;
-    isLast = event.type === 'load-started' && !put;
-    if (event.type === 'load-started' && !put) put = event;
-  }
-  return put?.way;
 }
 
 /** What begins with another batch's pot is gone with that batch, unless the juice was taken off before. */

@@ -73,4 +73,9 @@ test('jars that went into a canner with those of another stay with them', () => 
       .sort(),
   ).toEqual(['guest', 'juice', 'plums']);
   expect(movesWith(alone, all)).toEqual([alone]);
+  // A slip that was taken back at once is no beginning; one that the fold keeps is.
+  const slip: KitchenEvent = { id: 'b', loadId: 'p1', at: 4.1, type: 'taken-back', eventId: 'e' };
+  expect(startOf(told, [put, slip]).get('plums')).toBe(70_000);
+  const boils: KitchenEvent = { id: 'c', loadId: 'p1', at: 4.05, type: 'boil-reached', sure: true };
+  expect(startOf(told, [put, boils, slip]).get('plums')).toBe(1_000);
 });

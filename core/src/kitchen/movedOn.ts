@@ -1,6 +1,7 @@
 import { type Batch } from '../day/batch';
 import { type DayEvent, standing } from './dayEvent';
 import { type KitchenEvent } from './kitchenEvent';
+import { putIn } from './putIn';
 
 /** What says that a batch has begun: hands were put to it, a jar of it went in, or it was measured. */
 const BEGINS: readonly DayEvent['type'][] = ['step-started', 'clock-started', 'step-done', 'done-before'];
@@ -29,18 +30,18 @@ export function movedOn(
   });
 }
 
-/** When something of a batch was first begun, epoch milliseconds; undefined where nothing was. */
+/** When something of a batch was first begun, epoch milliseconds; undefined where nothing was, or by a slip that was taken back. */
 export function beganAt(
-  { id, loads }: Batch,
+  { id: batchId, loads }: Batch,
   dayEvents: readonly DayEvent[],
   events: readonly KitchenEvent[],
 ): number | undefined {
-  const own = new Set([id, ...loads.flatMap((load) => [load.id, load.withLoadId ?? load.id])]);
+  const own = new Set([batchId, ...loads.flatMap((load) => [load.id, load.withLoadId ?? load.id])]);
   const isOf = (taskId: string) => own.has(taskId.slice(taskId.lastIndexOf(' ') + 1));
   const inHand = dayEvents.flatMap((event) =>
     BEGINS.includes(event.type) && 'taskId' in event && isOf(event.taskId) ? [event.at] : [],
   );
-  const inCanner = events.flatMap(({ type, loadId, at }) => (type === 'load-started' && own.has(loadId) ? [at] : []));
+  const inCanner = [...own].flatMap((id) => putIn(events.filter(({ loadId }) => loadId === id))?.at ?? []);
   const first = Math.min(...inHand, ...inCanner);
   return first < Infinity ? first : undefined;
 }

@@ -287,7 +287,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
 const PACK_WORDS: Readonly<Record<Pack, string>> = { hot: 'hot pack', raw: 'raw pack' };
 /** Common practice. */
 const PACK_NOTES: Readonly<Record<Pack, string>> = {
-  hot: 'floats less, keeps its colour',
+  hot: 'less air, floats less',
   raw: 'less work, floats more',
 };
 

@@ -120,7 +120,9 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     LOAD_STYLES.slice(0, i).every((other) => String(splits.get(other)) !== String(splits.get(each))),
   );
   const parted = styles.length > 1 ? styles : [];
-  const loads = splits.get(styles.includes(style) ? style : 'full') ?? [];
+  // A way that parts these jars as another one does is shown as that one.
+  const shownStyle = styles.find((each) => String(splits.get(each)) === String(splits.get(style))) ?? 'full';
+  const loads = splits.get(shownStyle) ?? [];
 
   /** Other jars, another way or another time: whether the last of them still fit beside others is asked anew. */
   const changed =
@@ -144,7 +146,7 @@ export function useMakeDraft(item: CropOnHand, product: ProductRow, firstJar: Ja
     setPack: changed(setPack),
     method,
     ways,
-    style,
+    style: shownStyle,
     startAt,
     canner,
     capacity,

@@ -50,8 +50,8 @@ export function MustWait({ card, product, crop, jar }: MustWaitProps) {
         </>
       ) : (
         <Words>
-          No page of the same kind waits less. Your own shorter way keeps in the refrigerator: write it down as a recipe
-          of your own.
+          No page of the same kind waits less. A way of your own is a recipe of your own: what keeps where is said
+          there.
         </Words>
       )}
     </View>
