@@ -288,7 +288,7 @@ const PACK_WORDS: Readonly<Record<Pack, string>> = { hot: 'hot pack', raw: 'raw 
 /** Common practice. */
 const PACK_NOTES: Readonly<Record<Pack, string>> = {
   hot: 'less air, floats less',
-  raw: 'less work, floats more',
+  raw: 'nothing cooked first, floats more',
 };
 
 /** "6 quarts, 4 pints and 3 half-pints". */
