@@ -33,18 +33,26 @@ export function livedEnd({ resources, tasks }: DayProblem, plan: readonly Schedu
   const lateBy = new Map(
     tasks.map(({ id, needs }) => [id, needs[HANDS] && chance.uniform(0, 1) < FORGETS ? chance.uniform(5, 25) : 0]),
   );
+  const began = new Map<string, number>();
   const ended = new Map<string, number>();
   const readyAt = new Map<string, number>();
   let underway: Underway[] = [];
   const insides = new Map<string, string>();
   for (let now = 0; now < 6 * 24 * 60; now++) {
-    for (const { task, endAt } of underway) if (endAt <= now) ended.set(task.id, endAt);
-    underway = underway.filter(({ endAt }) => endAt > now);
+    // Whoever is fed by another's hands works on until the last of it has come and gone through.
+    const overAt = ({ task, endAt }: Underway) => {
+      const fed = task.after.filter(({ between }) => between === 'end-end');
+      return Math.max(endAt, ...fed.map((lag) => (ended.get(lag.task) ?? Infinity) + (lag.minLag ?? 0)));
+    };
+    for (const each of underway) if (overAt(each) <= now) ended.set(each.task.id, overAt(each));
+    underway = underway.filter(({ task }) => !ended.has(task.id));
     if (ended.size === tasks.length) return Math.max(...ended.values());
     for (const task of order) {
       const { id, after, needs, cannerId = '', loadId } = task;
       if (ended.has(id) || underway.some((each) => each.task === task)) continue;
-      if (!after.every((lag) => (ended.get(lag.task) ?? Infinity) + (lag.minLag ?? 0) <= now)) continue;
+      const isThere = ({ task: before, minLag = 0, between }: (typeof after)[number]) =>
+        between === 'end-end' || ((between === 'start-start' ? began : ended).get(before) ?? Infinity) + minLag <= now;
+      if (!after.every(isThere)) continue;
       // What is planned for after a night is done after it; the rest is not left lying.
       if (morningOf(resources, planned.get(id) ?? 0) > now) continue;
       const ready = readyAt.get(id) ?? now;
@@ -56,6 +64,7 @@ export function livedEnd({ resources, tasks }: DayProblem, plan: readonly Schedu
       if (!isTied && !resources.every((resource) => hasRoom(resource, needs, underway, now))) continue;
       if (task.kind === 'load' && loadId !== undefined) insides.set(cannerId, loadId);
       if (task.kind === 'unload') insides.delete(cannerId);
+      began.set(id, now);
       underway.push({ task, endAt: now + breakTime(resources, needs, now, took.get(id) ?? 1) });
     }
   }

@@ -125,5 +125,12 @@ export function randomChoices(seed: number, count: number): ScheduleProblem {
   if (literals.length > 2 && chance(50)) {
     clauses.push([literals[int(0, literals.length - 1)] as string, literals[int(0, literals.length - 1)] as string]);
   }
+  // Lifted out soon after one of the longer or shorter ways, and not before it is wanted: what is late holds all before it back.
+  const runs = tasks.filter(({ id }) => id.startsWith('run '));
+  if (runs.length > 0 && chance(60)) {
+    const { id } = runs[int(0, runs.length - 1)] as SearchTask;
+    const after: Lag[] = [{ task: id, maxLag: int(0, 2) }];
+    tasks.push({ id: 'lift', minutes: int(1, 3), needs: { hands: 1 }, release: int(8, 30), after });
+  }
   return { resources, tasks, clauses };
 }

@@ -1,6 +1,7 @@
 import { coolDown, type HeatUpQuestion, loadingF, wantsCoolWater } from '../canner/heatUp';
 import { ML_PER_QUART } from '../measure/amount';
 import { degreesWords } from '../measure/degreesWords';
+import { startAfter } from '../scheduling/lagBounds';
 import { cannerResource, type DayTask, HANDS } from './dayProblem';
 import { type Range } from '../measure/range';
 import { type KitchenSetup } from './kitchenSetup';
@@ -94,9 +95,10 @@ export function readyAt(tasks: readonly DayTask[]): (loadId: string) => number {
     if (before !== undefined) return before;
     const ends = (byId.get(id)?.after ?? []).flatMap((lag) => {
       const own = byId.get(lag.task);
-      return own && ['preheat', 'cool-water', 'unload'].includes(own.kind)
-        ? []
-        : [startOf(lag.task) + (own?.minutes.p50 ?? 0)];
+      if (!own || ['preheat', 'cool-water', 'unload'].includes(own.kind)) return [];
+      const startMin = startOf(lag.task);
+      const before = { startMin, endMin: startMin + own.minutes.p50 };
+      return [startAfter(lag, before, byId.get(id)?.minutes.p50 ?? 0).earliestMin];
     });
     const start = Math.max(byId.get(id)?.releaseMin ?? 0, ...ends);
     known.set(id, start);

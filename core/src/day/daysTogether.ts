@@ -1,4 +1,5 @@
 import { localDay, localMinute } from '../measure/localTime';
+import { startAfter } from '../scheduling/lagBounds';
 import { groupBy } from '../handbook/groupBy';
 import { type Batch } from './batch';
 import { type DayKitchen, type Later } from './dayKitchen';
@@ -90,11 +91,18 @@ function endOf(batches: readonly Batch[], kitchen: Pick<DayKitchen, 'canners' | 
 function soonestEnd(tasks: readonly DayTask[], cooks: readonly Cook[], startMinute: number): number {
   const byId = new Map(tasks.map((task) => [task.id, task]));
   const known = new Map<string, number>();
+  const spanOf = (id: string) => {
+    const endMin = endOfTask(id);
+    return { startMin: endMin - (byId.get(id)?.minutes.p50 ?? 0), endMin };
+  };
   const endOfTask = (id: string): number => {
     const before = known.get(id);
     const task = byId.get(id);
     if (before !== undefined || !task) return before ?? 0;
-    const ready = Math.max(0, ...task.after.map((lag) => endOfTask(lag.task) + (lag.minLag ?? 0)));
+    const ready = Math.max(
+      0,
+      ...task.after.map((lag) => startAfter(lag, spanOf(lag.task), task.minutes.p50).earliestMin),
+    );
     const start = task.needs[HANDS] ? whenThere(ready, cooks, startMinute) : ready;
     known.set(id, start + task.minutes.p50);
     return start + task.minutes.p50;

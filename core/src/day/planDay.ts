@@ -47,6 +47,15 @@ export type DayRefusal =
 const SAVING_NODES = 400;
 
 /**
+ * What is easily in time is found when the steps are laid down so often. Else another search looks as well, turn by turn: most of the
+ * nodes are its own, since a plan that is there is what is waited for.
+ */
+const ALONE_NODES = 24;
+const TURN_NODES = 40;
+/** Nodes of it to each of the first. */
+const SCOUT_PART = 3;
+
+/**
  * Looks for the plan of a day that is over first and breaks no rule. Before that, produce is saved: all of it, or the most
  * urgent first and then each of the others that can be saved besides.
  *
@@ -133,7 +142,7 @@ function planWith(question: DayQuestion, unsaved: readonly string[], aim: Search
     const unmet = search as RuleNotMet;
     return { kind: 'refusal', cause: 'rules', unmet: inWords(unmet, model.told, question.canners) };
   }
-  const run = new Run(question, unsaved, own, loose);
+  const run = new Run(question, unsaved, { first: own, looseOf: loose, scout: scoutOf(question, able, aim) });
   return {
     kind: 'planner',
     step: (nodes) => run.step(nodes),
@@ -141,6 +150,17 @@ function planWith(question: DayQuestion, unsaved: readonly string[], aim: Search
       return run.state;
     },
   };
+}
+
+/**
+ * Where all is to be over by a time: the same day without that. Whatever it finds that is over in time is a plan of the day as asked,
+ * and as a search that has plans to better it finds one sooner.
+ */
+function scoutOf(question: DayQuestion, able: ReturnType<typeof ableCanners>, aim: SearchAim): Searched | undefined {
+  if (question.overByMin === undefined || aim === 'bound') return undefined;
+  const model = dayModel({ ...question, overByMin: undefined }, able, { isTied: true });
+  const search = startSearch(model.problem, { seed: question.seed, aim });
+  return search.kind === 'search' ? { model, search, isTied: true } : undefined;
 }
 
 /** Why a day that the search proved impossible cannot be done: {@link unmetRule} in words. */
@@ -161,22 +181,28 @@ class Run {
   constructor(
     private readonly question: DayQuestion,
     private readonly unsaved: readonly string[],
-    private readonly first: Searched,
-    /** The same day without what ties water to its jars, where there is such a search. */
-    private readonly looseOf: () => Searched | undefined,
+    private readonly searches: {
+      readonly first: Searched;
+      /** The same day without what ties water to its jars, where there is such a search. */
+      looseOf(): Searched | undefined;
+      readonly scout: Searched | undefined;
+    },
   ) {}
 
   private loose: Searched | undefined;
 
-  /** The one that is asked now: the other once nothing keeps all rules of the first. */
+  /** The one that is asked now: what was found in time by whoever knew of no time; another once nothing keeps all rules of the first. */
   private get own(): Searched {
-    if (!this.first.search.state.impossible) return this.first;
-    this.loose ??= this.looseOf();
-    return this.loose ?? this.first;
+    const { first, scout, looseOf } = this.searches;
+    if (scout && (scout.search.state.makespan ?? Infinity) <= (this.question.overByMin ?? Infinity)) return scout;
+    if (!first.search.state.impossible) return first;
+    this.loose ??= looseOf();
+    return this.loose ?? first;
   }
 
   private get nodes(): number {
-    return this.first.search.state.nodes + (this.loose?.search.state.nodes ?? 0);
+    const { first, scout } = this.searches;
+    return [first, scout, this.loose].reduce((sum, each) => sum + (each?.search.state.nodes ?? 0), 0);
   }
 
   get state(): DaySearchState {
@@ -198,8 +224,23 @@ class Run {
 
   step(nodes: number): DaySearchState {
     const until = this.nodes + nodes;
-    while (!isOver(this.own.search) && this.nodes < until) this.own.search.step(until - this.nodes);
+    while (!isOver(this.own.search) && this.nodes < until) {
+      const { search, most } = this.next();
+      search.step(Math.min(until - this.nodes, most));
+    }
     return this.state;
+  }
+
+  /** Whose turn it is, and for how many nodes. */
+  private next(): { search: ScheduleSearch; most: number } {
+    const { search } = this.own;
+    const scout = this.searches.scout?.search;
+    const isOpen = scout && scout !== search && search.state.makespan === undefined && !isOver(scout);
+    if (!isOpen) return { search, most: Infinity };
+    const { nodes } = search.state;
+    if (nodes < ALONE_NODES) return { search, most: ALONE_NODES - nodes };
+    const due = SCOUT_PART * (nodes - ALONE_NODES + TURN_NODES) - scout.state.nodes;
+    return due > 0 ? { search: scout, most: due } : { search, most: TURN_NODES };
   }
 
   /** The schedule with its loads in the order of their numbers, as far as they stand for each other. */

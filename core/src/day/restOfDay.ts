@@ -1,3 +1,4 @@
+import { startAfter } from '../scheduling/lagBounds';
 import { type DayProblem, type DayTask, HANDS, WATCH } from './dayProblem';
 import { type SearchResource } from '../scheduling/scheduleProblem';
 
@@ -34,16 +35,16 @@ export function restOfDay({ resources, tasks }: DayProblem, progress: DayProgres
     const end = (own?.endMin ?? nowMin) - nowMin;
     return own?.kind === 'running' ? Math.max(1, Math.ceil(end)) : end;
   };
+  const spanOf = (id: string) => ({ startMin: (of.get(id)?.startMin ?? nowMin) - nowMin, endMin: endOf(id) });
   const rest = tasks.flatMap((task): DayTask[] => {
     if (of.has(task.id)) return [];
     // Nobody told of it, and its time is past: it was done, or left.
     if (task.kind === 'errand' && (task.dueMin ?? Infinity) <= nowMin) return [];
     const { dueMin, ...own } = task;
     const begun = task.after.filter((lag) => of.has(lag.task));
-    const starts = begun.map(({ task: id, minLag = 0 }) => endOf(id) + minLag);
-    const pauses = begun.flatMap(({ task: id, maxLag }) =>
-      maxLag === undefined ? [] : [endOf(id) + maxLag + task.minutes.p50],
-    );
+    const within = begun.map((lag) => startAfter(lag, spanOf(lag.task), task.minutes.p50));
+    const starts = within.map(({ earliestMin }) => earliestMin);
+    const pauses = within.map(({ latestMin }) => latestMin + task.minutes.p50);
     const asked = dueMin === undefined ? [] : [dueMin - nowMin];
     const dues = letGo && !IN_CANNER.includes(task.kind) ? [] : [...pauses, ...asked];
     const due = Math.floor(Math.min(...dues));

@@ -1,3 +1,4 @@
+import { startAfter, startBefore } from '../scheduling/lagBounds';
 import { type DayProblem, type ScheduledTask } from './dayProblem';
 
 /**
@@ -52,23 +53,23 @@ function firstFree(
 /** After all it waits for, and not so early that what follows comes too late for it. */
 function earliestFor(own: ScheduledTask, tasks: readonly ScheduledTask[]): number {
   const length = own.endMin - own.startMin;
-  const before = own.task.after.map(({ task: id, minLag = 0 }) => {
-    const entry = tasks.find(({ task }) => task.id === id);
-    return entry ? entry.endMin + minLag : 0;
+  const before = own.task.after.map((lag) => {
+    const entry = tasks.find(({ task }) => task.id === lag.task);
+    return entry ? startAfter(lag, entry, length).earliestMin : 0;
   });
-  const after = lagsTo(own, tasks).map(({ startMin, maxLag = Infinity }) => startMin - maxLag - length);
+  const after = lagsTo(own, tasks).map(({ lag, entry }) => startBefore(lag, entry, length).earliestMin);
   return Math.min(own.startMin, Math.max(own.task.releaseMin ?? 0, ...before, ...after));
 }
 
 /** Before all that waits for it. */
 function latestFor(own: ScheduledTask, tasks: readonly ScheduledTask[]): number {
   const length = own.endMin - own.startMin;
-  return Math.min(...lagsTo(own, tasks).map(({ startMin, minLag = 0 }) => startMin - minLag - length));
+  return Math.min(...lagsTo(own, tasks).map(({ lag, entry }) => startBefore(lag, entry, length).latestMin));
 }
 
 function lagsTo(own: ScheduledTask, tasks: readonly ScheduledTask[]) {
-  return tasks.flatMap(({ task, startMin }) =>
-    task.after.filter((lag) => lag.task === own.task.id).map(({ minLag, maxLag }) => ({ startMin, minLag, maxLag })),
+  return tasks.flatMap((entry) =>
+    entry.task.after.filter((lag) => lag.task === own.task.id).map((lag) => ({ lag, entry })),
   );
 }
 

@@ -11,6 +11,7 @@ import { type LoadInCanner } from './inTheCanner';
 import { type Lag } from '../scheduling/scheduleProblem';
 import { type DayKitchen, daysLater, paceOf, waterId } from './dayKitchen';
 import { type Span, plus, range, times, whole } from './minutes';
+import { fedInPortions, type Piecework } from './portions';
 import {
   CUT_HOLD_MIN,
   type NumberedStep,
@@ -71,6 +72,8 @@ export class Chain {
   private readonly ends: Map<string, Lag>;
   /** Steps that nothing waits for yet. */
   private readonly open: Set<string>;
+  /** The work of hands that was added last, where no wait came after it. */
+  private feeding: Piecework | undefined;
 
   constructor(
     private readonly kitchen: DayKitchen,
@@ -128,7 +131,19 @@ export class Chain {
           : stepWords;
     const needs = needsOf(step, pounds, this.kitchen.setup);
     const hold = holdAfter(step, kind);
+    const feeding = this.feeding;
+    this.feeding = undefined;
     if (hands[1] > 0 && !alone) {
+      const own: Piecework = {
+        task: `${entry} ${key}`,
+        row,
+        ...(of && { of }),
+        pounds: row.handsPerLb[1] > 0 ? pounds : 0,
+        minutes: range(hands).p50,
+        fixedMinutes: ((row.fixedMinutes[0] + row.fixedMinutes[1]) / 2) * paceOf(row.step, this.kitchen),
+      };
+      this.pending = this.inPortions(feeding, own) ?? this.pending;
+      if (waitMinutes[1] === 0) this.feeding = own;
       this.push(
         {
           id: `${entry} ${key}`,
@@ -166,6 +181,14 @@ export class Chain {
     const cold = row.holding.includes('refrigerated') ? COLD_HOLD_MIN : 0;
     const stretch = most - least + Math.max(cold, row.longestPauseAfter ?? 0);
     this.pending = [{ task: id, maxLag: stretch }];
+  }
+
+  /** What a step waits for when the one before hands its food on in portions: that takes another pair of hands. */
+  private inPortions(feeding: Piecework | undefined, own: Piecework): Lag[] | undefined {
+    const [before, ...others] = this.pending;
+    const isNext = others.length === 0 && feeding !== undefined && before?.task === feeding.task;
+    if (!isNext || this.kitchen.setup.cooks.length < 2) return undefined;
+    return fedInPortions(feeding, own, before?.maxLag);
   }
 
   /** On the counter until they are no longer hot, then into the refrigerator or the freezer. */

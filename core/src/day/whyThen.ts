@@ -1,9 +1,13 @@
+import { startAfter, startBefore } from '../scheduling/lagBounds';
 import { type DayProblem, type ScheduledTask } from './dayProblem';
+import { isPortionLag } from './portions';
 
 /** What a step waits for: the last thing that had to happen before it. */
 export type Why =
   | { readonly kind: 'first' }
   | { readonly kind: 'after'; readonly task: ScheduledTask; readonly waitMin: number }
+  /** As soon as its first portion is there; or so that its last one goes through it without a wait after it has come. */
+  | { readonly kind: 'portions'; readonly task: ScheduledTask; readonly part: 'first' | 'last' }
   | { readonly kind: 'resource'; readonly resource: string; readonly task: ScheduledTask }
   | { readonly kind: 'hours'; readonly resource: string }
   | { readonly kind: 'soonEnough'; readonly task: ScheduledTask; readonly maxLagMin: number }
@@ -22,10 +26,12 @@ export function whyThen({ resources }: DayProblem, plan: readonly ScheduledTask[
     const following = next(own.task.id);
     if (following) return { kind: 'late', task: following };
   }
-  for (const { task: id, minLag = 0 } of own.task.after) {
-    const before = byId.get(id);
-    if (before && Math.abs(before.endMin + minLag - own.startMin) < SAME_MIN)
-      return { kind: 'after', task: before, waitMin: minLag };
+  const length = own.endMin - own.startMin;
+  for (const lag of own.task.after) {
+    const before = byId.get(lag.task);
+    if (!before || Math.abs(startAfter(lag, before, length).earliestMin - own.startMin) >= SAME_MIN) continue;
+    if (!isPortionLag(lag)) return { kind: 'after', task: before, waitMin: lag.minLag ?? 0 };
+    return { kind: 'portions', task: before, part: lag.between === 'start-start' ? 'first' : 'last' };
   }
   if (own.startMin < SAME_MIN) return { kind: 'first' };
   for (const { id, closed = [], taken = [] } of resources) {
@@ -38,12 +44,12 @@ export function whyThen({ resources }: DayProblem, plan: readonly ScheduledTask[
     const opens = [...closed.map(([, to]) => to), ...taken.map(({ to }) => to)];
     if (opens.some((to) => Math.abs(to - own.startMin) < SAME_MIN)) return { kind: 'hours', resource: id };
   }
-  for (const { task, startMin } of plan) {
-    for (const { task: id, maxLag } of task.after) {
-      if (id !== own.task.id || maxLag === undefined) continue;
-      const following = byId.get(task.id);
-      if (following && startMin - own.endMin > maxLag - SAME_MIN)
-        return { kind: 'soonEnough', task: following, maxLagMin: maxLag };
+  for (const following of plan) {
+    for (const lag of following.task.after) {
+      if (lag.task !== own.task.id || lag.maxLag === undefined) continue;
+      if (startBefore(lag, following, length).earliestMin < own.startMin - SAME_MIN) continue;
+      const pauseMin = following.startMin - own.endMin;
+      return { kind: 'soonEnough', task: following, maxLagMin: isPortionLag(lag) ? pauseMin : lag.maxLag };
     }
   }
   const { releaseMin } = own.task;

@@ -21,9 +21,15 @@ const DAYS: readonly (readonly Made[])[] = [
   ],
 ];
 
+const COOKS = ['Cook', 'Helper'].map((name) => ({ name, fromMin: 0, toMin: 1_440, breaks: [] }));
+
+/** One cook with one pot or two; two cooks, of whom one hands on to the other. */
 const LIVE = DAYS.flatMap((made, k) =>
-  [1, 2].map((pots) => {
-    const live = liveDay(productQuestion(made, pots), 7 * k + pots, { tellSteps: pots === 1 ? 1 : 0.6 });
+  [1, 2, 3].map((kitchen) => {
+    const pots = Math.min(2, kitchen);
+    const alone = productQuestion(made, pots);
+    const question = kitchen < 3 ? alone : { ...alone, setup: { ...alone.setup, cooks: COOKS } };
+    const live = liveDay(question, 7 * k + kitchen, { tellSteps: kitchen === 2 ? 0.6 : 1 });
     if (!live) throw new Error(`no day ${k} with ${pots} pots`);
     return live;
   }),
@@ -103,8 +109,7 @@ test('each pair of hands has one step now, nobody two, and what runs stays in it
       const minute = Math.floor(part * lastMinute(live));
       const { progress } = restAt(live, minute);
       const laid = layOut({ ...live.question, progress }, live.order, live.cannerOf)!;
-      const cooks = ['Cook', 'Helper'].map((name) => ({ name, fromMin: 0, toMin: 1_440, breaks: [] }));
-      const hands = whatNow(cooks, laid.tasks, progress);
+      const hands = whatNow(COOKS, laid.tasks, progress);
       const ids = hands.flatMap(({ now, then }) => [now?.entry, then].flatMap((each) => each?.task.id ?? []));
       expect(new Set(ids).size).toBe(ids.length);
       const running = laid.tasks.filter(

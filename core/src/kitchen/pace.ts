@@ -1,6 +1,7 @@
 import { type Batch } from '../day/batch';
 import { type DayKitchen } from '../day/dayKitchen';
 import { dayOf } from '../day/dayOf';
+import { isPortionLag } from '../day/portions';
 import { needsHands } from '../day/restOfDay';
 import { P90_SIGMAS } from '../measure/range';
 import { type DayState } from './dayState';
@@ -54,6 +55,9 @@ export function pacesSeen(
   return tasks.flatMap((task): PaceSeen[] => {
     const { startedAt, doneAt } = day.steps.get(task.id) ?? {};
     if (task.step === undefined || startedAt === undefined || doneAt === undefined || !needsHands(task)) return [];
+    // Fed while it went on, it may have waited for food: what it took says nothing of its hands.
+    const feeding = task.after.filter(isPortionLag).map((lag) => day.steps.get(lag.task));
+    if (feeding.some((step) => step !== undefined && (step.doneAt ?? Infinity) > startedAt)) return [];
     const tookMin = (doneAt - startedAt) / MINUTE_MS;
     const usualMin = task.minutes.p50;
     const times = tookMin / usualMin;

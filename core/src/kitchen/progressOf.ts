@@ -1,6 +1,8 @@
 import { type DayTask } from '../day/dayProblem';
 import { LONG_WAIT_MIN } from '../day/longWait';
+import { isPortionLag } from '../day/portions';
 import { type DayProgress, needsHands, type Progress } from '../day/restOfDay';
+import { startAfter } from '../scheduling/lagBounds';
 import { type DayState } from './dayState';
 import { loadClock } from './loadClock';
 import { type LoadOrder, type LoadState, processEndsAt } from './loadState';
@@ -89,10 +91,18 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
     const own = byId.get(id);
     const ownWork = own && ownWorkOf(own);
     const behind = isBehind || (own !== undefined && !needsHands(own) && own.minutes.p50 >= LONG_WAIT_MIN);
-    for (const { task: beforeId } of byId.get(id)?.after ?? []) {
+    for (const lag of own?.after ?? []) {
+      const { task: beforeId } = lag;
       const task = byId.get(beforeId);
       const known = of.get(beforeId);
       if (!task || known?.kind === 'done') continue;
+      // What hands its food on in portions goes on beside what it feeds, and is over when that is.
+      if (known && isPortionLag(lag)) {
+        const fed = of.get(id);
+        if (fed?.kind === 'done') done(beforeId, Math.min(known.startMin, fed.endMin), fed.endMin);
+        closeBefore(beforeId, known.startMin, behind);
+        continue;
+      }
       // A load is where its own taps say it is.
       if (task.cannerId !== undefined && task.kind !== 'preheat' && task.kind !== 'cool-water') continue;
       if (known) {
@@ -117,6 +127,10 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
     const work = of.get(ownWorkOf(task) ?? '');
     if (work?.kind === 'done' && !of.has(task.id)) tellStep(task, work);
   }
+  for (const task of tasks) {
+    const own = of.get(task.id);
+    if (own?.kind === 'running') of.set(task.id, { ...own, endMin: Math.max(own.endMin, fedUntil(task, of)) });
+  }
   const inCanner = [...loads].filter(([, { state }]) => state.startedAt !== undefined);
   return {
     nowMin,
@@ -124,6 +138,15 @@ export function progressOf({ tasks, day, loads, startAt }: RunningDay, now: numb
     cannerOf: new Map(inCanner.map(([id, { cannerId }]) => [id, cannerId])),
     cannersOut: day.cannersOut,
   };
+}
+
+/** What still runs feeds it: its last portion comes when that is over, and goes through it then. */
+function fedUntil({ after, minutes }: DayTask, of: ReadonlyMap<string, Progress>): number {
+  const ends = after.filter(isPortionLag).flatMap((lag) => {
+    const before = of.get(lag.task);
+    return before?.kind === 'running' ? [startAfter(lag, before, minutes.p50).earliestMin + minutes.p50] : [];
+  });
+  return Math.max(0, ...ends);
 }
 
 /** Of each step before a canner whether some load that it is for has not gone in. */

@@ -127,7 +127,7 @@ export function readProblem(problem: ScheduleProblem): ReadProblem | RuleNotMet 
   });
   const earliest = [...release];
   const ids = tasks.map(({ id }) => id);
-  const contradiction = spread({ ids, minutes, lags: always, holes, earliest, latest, tasks });
+  const contradiction = spread({ ids, minutes, longest, lags: always, holes, earliest, latest, tasks });
   if (contradiction) return contradiction;
   const dues = tasks.map(({ due, presence: optional, modes: own }) =>
     due === undefined || (optional === undefined && own === undefined) ? Infinity : Math.floor(due * scale),

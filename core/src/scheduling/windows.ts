@@ -3,17 +3,22 @@ import { openFrom } from './holes';
 import { notMet, quote } from './notMet';
 import { type RuleNotMet, type SearchTask } from './scheduleProblem';
 
-/** Earliest starts pushed on by lags and closed times until nothing moves; then the same for the latest ones. */
+/**
+ * Earliest starts pushed on by lags and closed times until nothing moves; then the same for the latest ones. What must come soon
+ * after a task says how late that ends: where it has modes, its start may be before that by the longest of them.
+ */
 export function spread(drawn: {
   ids: readonly string[];
+  /** Of the shortest mode, and of the longest. */
   minutes: readonly number[];
+  longest: readonly number[];
   lags: readonly ReadLag[];
   holes: ReadProblem['holes'];
   earliest: number[];
   latest: number[];
   tasks: readonly SearchTask[];
 }): RuleNotMet | undefined {
-  const { ids, minutes, lags, holes, earliest, latest, tasks } = drawn;
+  const { ids, minutes, longest, lags, holes, earliest, latest, tasks } = drawn;
   const late = (i: number) => {
     const task = tasks[i] as SearchTask;
     if (task.due !== undefined) {
@@ -33,7 +38,7 @@ export function spread(drawn: {
     };
     for (const { from, to, least, most } of lags) {
       move(to, (earliest[from] as number) + (minutes[from] as number) + least);
-      if (most < Infinity) move(from, (earliest[to] as number) - most - (minutes[from] as number));
+      if (most < Infinity) move(from, (earliest[to] as number) - most - (longest[from] as number));
     }
     for (const [i, own] of holes.entries()) {
       const open = openFrom(earliest[i] as number, own);
@@ -60,7 +65,7 @@ export function spread(drawn: {
     };
     for (const { from, to, least, most } of lags) {
       move(from, (latest[to] as number) - least - (minutes[from] as number));
-      if (most < Infinity) move(to, (latest[from] as number) + (minutes[from] as number) + most);
+      if (most < Infinity) move(to, (latest[from] as number) + (longest[from] as number) + most);
     }
     for (const [i, own] of holes.entries()) {
       for (let k = own.length - 1; k >= 0; k--) {

@@ -111,6 +111,8 @@ function soonestWords(why: Why): string {
     case 'after':
     case 'resource':
       return `“${why.task.task.words}” is over then`;
+    case 'portions':
+      return `“${why.task.task.words}” hands it on then`;
     case 'hours':
       return 'nobody is there before';
     case 'soonEnough':
