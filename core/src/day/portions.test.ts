@@ -3,6 +3,7 @@ import { productQuestion } from '../../bench/day/productDay';
 import { brokenRules } from '../../bench/scheduling/brokenRules';
 import { liveDay, restAt } from '../../bench/kitchen/liveDay';
 import { pacesSeen } from '../kitchen/pace';
+import { feeding } from '../kitchen/feeding';
 import { dayState } from '../kitchen/dayState';
 import { startSearch } from '../scheduling/searchSchedule';
 import { type ScheduledTask, scheduleProblemOf } from './dayProblem';
@@ -129,6 +130,8 @@ test('at any minute a step that is fed is told why it stands there, goes on besi
           const before = progress.of.get(task);
           if (between !== 'end-end' || own?.kind !== 'running' || before?.kind !== 'running') continue;
           beside++;
+          const feeder = after.find((lag) => lag.between !== undefined && progress.of.get(lag.task)?.kind === 'running');
+          expect(feeding({ after }, live.whole.tasks, progress)?.id).toBe(feeder?.task);
           expect(live.real.get(task)!.end).toBeGreaterThan(minute);
           expect(own.endMin).toBeGreaterThanOrEqual(before.endMin + minLag);
         }

@@ -127,8 +127,8 @@ function whyWords(why: Why, cannerName: (id: string) => string, day: Day): strin
       return `As soon as ${named(why.task)} is done${why.waitMin > 0 ? ` and ${duration(why.waitMin * MINUTE_MS)} have passed` : ''}.`;
     case 'portions':
       return why.part === 'first'
-        ? `As soon as the first of ${named(why.task)} is done: the rest comes as it goes on.`
-        : `Fed as it goes on by ${named(why.task)}, and done with the last of it right after.`;
+        ? `As soon as the first basin from ${named(why.task)} is there; the rest comes as it goes on.`
+        : `Fed by ${named(why.task)} as it goes on: the last of it is through right after.`;
     case 'resource':
       return `Waits for ${resourceWords(why.resource)}: ${named(why.task)} comes first.`;
     case 'hours':

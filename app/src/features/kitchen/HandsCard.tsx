@@ -2,6 +2,7 @@ import { nameOf, ofLoad } from '@hoddle/core/day/batch';
 import { countJars } from '@hoddle/core/handbook/jars';
 import Hand from 'lucide-react-native/icons/hand';
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
+import { feeding } from '@hoddle/core/kitchen/feeding';
 import { openBefore } from '@hoddle/core/kitchen/openBefore';
 import { readStep, stepClock } from '@hoddle/core/kitchen/stepClock';
 import { type HandsNow, isDue } from '@hoddle/core/kitchen/whatNow';
@@ -123,6 +124,7 @@ function HandsStep({
     if (others.length === 0) tell({ type: 'step-started', taskId: then.task.id });
   });
   const timed = reading?.leftMs !== undefined;
+  const fedBy = feeding(task, live.running.tasks, live.progress);
   return (
     <>
       <Words size="head" weight={800} tone="milk" style={{ fontSize: 26, lineHeight: 31 }}>
@@ -131,6 +133,11 @@ function HandsStep({
       {timed && (
         <Words role="timer" weight={800} tone="milk" style={{ fontSize: 54, lineHeight: 58 }}>
           {countdown(reading.leftMs ?? 0)}
+        </Words>
+      )}
+      {fedBy && (
+        <Words size="lead" tone="milk-2">
+          Fed by “{fedBy.words}”: take what is done of it.
         </Words>
       )}
       {task.kind === 'cool-water' && (
