@@ -134,6 +134,10 @@ export const KitchenSchema = v.object({
   ),
   cannerBurners: Count(12),
   bigPots: Count(12),
+  /** What the largest of them holds to its rim; not told unless it is. */
+  bigPotQuarts: v.optional(
+    v.pipe(v.number('must be a number'), v.minValue(2, 'must be 2 or more'), v.maxValue(80, 'must be at most 80')),
+  ),
   ovens: Count(4),
   mills: Count(4),
   strainers: Count(8),

@@ -4,21 +4,19 @@ import { READY_JARS } from '../handbook/steps';
 import { outputRule, type PotOutput } from '../recipe/potOutputs';
 import { type Batch, isCanned, jarsOf, jarsWords, ofLoad, shareOf } from './batch';
 import { COOL_WATER_STEP, withCooling } from './coolWater';
-import { type DayStep, stepsOfBatch } from './daySequence';
+import { stepsOfBatch } from './daySequence';
 import { cannerResource, type DayProblem, type DayTask, HANDS, WATCH } from './dayProblem';
 import { dayResources } from './dayResources';
 import { errandTasks } from './errandTasks';
 import { inItsCanner, type LoadInCanner } from './inTheCanner';
-import { isLongWait } from './longWait';
+import { inParts } from './madeOnce';
+import { potsOfBatch } from './potsOfBatch';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf, wordsInCanner } from './sharedLoad';
 import { STERILE_HOLD_MIN, sterileJars } from './sterileJars';
 import { cannerFor, type DayKitchen, daysLater, type Later, paceOf, waterId } from './dayKitchen';
 import { plus, range, times, whole } from './minutes';
 import { CUT_HOLD_MIN, JARS_HOLD_MIN, numbered, toolsOf } from './stepWork';
 import { Chain, questionOf, stoveFor } from './taskChain';
-
-/** From here on a batch is in its jars, and hot jars go into the canner soon. */
-const INTO_JARS = ['acid', 'raw-pack', 'pack-hot', 'fill'];
 
 /** What the pace of washing jars is learned by. */
 export const READY_JARS_STEP = 'ready-jars';
@@ -94,14 +92,10 @@ function notBefore(tasks: DayTask[], later: Later | undefined): DayTask[] {
 }
 
 function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen): DayTask[] {
-  const sequence = numbered(batch);
-  const filling = sequence.findIndex(({ entry }) => INTO_JARS.includes(entry));
-  const preparing = sequence.slice(0, filling);
-  const lastLong = lastMadeOnce(batch, preparing);
+  const { once, eachLoad, intoJars } = inParts(batch, numbered(batch));
+  const pots = kitchen.setup.bigPotQuarts === undefined ? new Map<string, number>() : potsOfBatch(batch);
   const made = new Chain(kitchen, { batchId: batch.id });
-  for (const own of preparing.slice(0, lastLong + 1)) {
-    made.add(own, { kind: 'prepare', key: batch.id, share: 1, jars: 0, batch });
-  }
+  for (const own of once) made.add(own, { kind: 'prepare', key: batch.id, share: 1, jars: 0, batch, pots });
   made.join();
   const ready = readyJars(batch, kitchen);
   const due = (tasks: readonly DayTask[]) => savedBy(tasks, kitchen.useBy?.get(batch.id));
@@ -111,16 +105,16 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
     ...batch.loads.flatMap((load) => {
       const own = new Chain(kitchen, { batchId: batch.id, loadId: load.id }, made);
       const sized = ofLoad(batch, load);
-      const part = { key: load.id, share: shareOf(batch, load), jars: load.jars, batch: sized };
+      const part = { key: load.id, share: shareOf(batch, load), jars: load.jars, batch: sized, pots };
       const pot = takenFrom(batch, batches);
       // Juice stands two hours and no longer, what waits for a second load is kept hot. Handbook steps.
       if (pot !== undefined) own.require({ task: pot, ...(load === batch.loads[0] && { maxLag: CUT_HOLD_MIN }) });
-      for (const step of preparing.slice(lastLong + 1)) own.add(step, { ...part, kind: 'prepare' });
+      for (const step of eachLoad) own.add(step, { ...part, kind: 'prepare' });
       own.join();
       own.require({ task: ready.id });
       const sterile = sterileJars(sized, load, ready, minutesOf(batch, load, batches), kitchen.setup);
       for (const { id } of sterile.slice(-1)) own.require({ task: id, maxLag: STERILE_HOLD_MIN });
-      for (const step of sequence.slice(filling)) own.add(step, { ...part, kind: 'fill' });
+      for (const step of intoJars) own.add(step, { ...part, kind: 'fill' });
       if (!isCanned(batch)) own.keepCold(sized, load);
       else if (!hostOf(load, batches)) {
         // Whoever goes in with it is filled by then, and waits no longer than its own jars.
@@ -143,23 +137,6 @@ function takenFrom({ from }: Batch, batches: readonly Batch[]): string | undefin
 export function stepTakenOff(batch: Batch, kind: PotOutput): string | undefined {
   const { step } = outputRule(kind);
   return stepsOfBatch(batch).some(({ entry }) => entry === step) ? `${step} ${batch.id}` : undefined;
-}
-
-/**
- * The last step that is made once for the whole batch: a long wait; where something is taken off its pot, all up to there; where one covering liquid goes over several fillings, all
- * before the jars; where steps go on side by side, all up to where they meet.
- */
-function lastMadeOnce({ loads, gives = [] }: Batch, preparing: readonly DayStep[]): number {
-  if (loads.some(({ recipe }) => recipe !== undefined)) return preparing.length - 1;
-  const takenOff = gives.map((kind) => outputRule(kind).step);
-  const lastTaken = preparing.findLastIndex(({ entry }) => takenOff.includes(entry));
-  return Math.max(lastTaken, lastWaited(preparing));
-}
-
-function lastWaited(preparing: readonly DayStep[]): number {
-  const long = preparing.findLastIndex(({ step }) => isLongWait(step));
-  const meeting = preparing.findLastIndex(({ after }) => after !== undefined);
-  return long < 0 ? long : Math.max(long, meeting);
 }
 
 /** Tools that the steps of all batches name. */

@@ -44,6 +44,8 @@ export interface KitchenSetup {
   /** How many of them can carry a canner. */
   readonly cannerBurners: number;
   readonly bigPots: number;
+  /** What the largest of them holds to its rim, where that is told. */
+  readonly bigPotQuarts?: number;
   readonly ovens: number;
   readonly mills: number;
   readonly strainers: number;

@@ -130,7 +130,9 @@ test('at any minute a step that is fed is told why it stands there, goes on besi
           const before = progress.of.get(task);
           if (between !== 'end-end' || own?.kind !== 'running' || before?.kind !== 'running') continue;
           beside++;
-          const feeder = after.find((lag) => lag.between !== undefined && progress.of.get(lag.task)?.kind === 'running');
+          const feeder = after.find(
+            (lag) => lag.between !== undefined && progress.of.get(lag.task)?.kind === 'running',
+          );
           expect(feeding({ after }, live.whole.tasks, progress)?.id).toBe(feeder?.task);
           expect(live.real.get(task)!.end).toBeGreaterThan(minute);
           expect(own.endMin).toBeGreaterThanOrEqual(before.endMin + minLag);

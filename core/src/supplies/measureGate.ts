@@ -1,9 +1,7 @@
 import { type Card } from '../handbook/cards/card';
-import { ML_PER_CUP } from '../measure/amount';
-import { productRow } from '../handbook/products';
 import { type CropId } from '../handbook/crops';
 import { type MeasuredPart, mainLine, measuredPart } from '../recipe/cardCrops';
-import { type AmountLine, type RecipeAmounts, recipeFor } from '../recipe/recipeFor';
+import { type RecipeAmounts, recipeFor } from '../recipe/recipeFor';
 import { potsFor, setsByTheBox } from '../recipe/pots';
 
 /** What is to be made of the fruit or juice that was really there. */
@@ -54,16 +52,4 @@ export function measureGate(card: Card, amount: number): Gate | undefined {
     ...(yields && { jars: { low: Math.floor(yields.low * made + 1e-9), high: Math.floor(yields.high * made + 1e-9) } }),
     left: Math.max(0, amount - made * measured.perBatch),
   };
-}
-
-/** Cups that a pot must hold at its fullest: all that goes in, and for jam three times that, since it climbs. Common practice. */
-export function potCups({ card, lines }: RecipeAmounts): number {
-  /** Water's own density, near enough for sound fruit and vegetables in a pot. */
-  const mlPerKg = 1_000;
-  const ofLine = ({ line, each }: AmountLine): number => {
-    if (!each || each.of === 'words' || line.role === 'ice' || line.then === 'drained' || line.inside) return 0;
-    return each.of === 'ml' ? each.value : each.of === 'kg' ? each.value * mlPerKg : 0;
-  };
-  const ml = lines.reduce((sum, own) => sum + ofLine(own), 0);
-  return (ml / ML_PER_CUP) * (productRow(card.product).productClass === 'spread' ? 3 : 1);
 }

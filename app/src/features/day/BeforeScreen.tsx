@@ -1,6 +1,9 @@
 import { type CannerMethod, isPressure } from '@hoddle/core/canner/canner';
 import { type Way } from '@hoddle/core/process/method';
 import { type Batch, nameOf, jarsWords, jarCounts } from '@hoddle/core/day/batch';
+import { fullestOfBatch } from '@hoddle/core/day/potsOfBatch';
+import { climbs } from '@hoddle/core/recipe/fullestMoment';
+import { potWords } from '@hoddle/core/measure/volumeWords';
 import { beforeYouStart } from '@hoddle/core/day/beforeYouStart';
 import { madeBefore } from '@hoddle/core/day/daySequence';
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
@@ -11,6 +14,7 @@ import { usePages } from '@/features/process/usePages';
 import { MissingLines } from '@/features/recipe/MissingLines';
 import { RecipeSheet } from '@/features/recipe/RecipeSheet';
 import { TakeLater } from '@/features/recipe/TakeLater';
+import { useUnits } from '@/store/useUnits';
 import { sheetOfBatch } from '@/features/recipe/sheetOf';
 import { useBatchAmounts, useMissingOf } from '@/features/recipe/useBatchAmounts';
 import { useHousehold } from '@/store/useHousehold';
@@ -69,6 +73,7 @@ function Lists({ day }: { day: Day }) {
             ))}
           </Part>
         )}
+        <PotsPart batches={day.batches} />
         <Part title="On the towel">
           {tools.map((tool) => (
             <Line key={tool}>{tool}</Line>
@@ -81,6 +86,29 @@ function Lists({ day }: { day: Day }) {
         ))}
       </View>
     </View>
+  );
+}
+
+/** How much stands over the fire at the fullest moment of each batch, and in how many of the household's pots. */
+function PotsPart({ batches }: { batches: readonly Batch[] }) {
+  const { kitchen } = useHousehold().household;
+  const units = useUnits();
+  const told = batches.flatMap((batch) => {
+    const fullest = fullestOfBatch(batch, kitchen);
+    return fullest ? [{ batch, fullest }] : [];
+  });
+  if (told.length === 0) return null;
+  return (
+    <Part title="In the pot">
+      {told.map(({ batch, fullest }) => (
+        <Line key={batch.id}>
+          {nameOf(batch)}: {potWords(fullest.ml, units)} at its fullest
+          {climbs(fullest) ? ', since jam climbs as it boils' : ''}
+          {fullest.pots !== undefined && fullest.pots > 1 ? `: in ${fullest.pots} of your largest pots` : ''}.
+          {fullest.isOver && ` You have ${kitchen.bigPots}: cook it one pot after the other, or plan smaller loads.`}
+        </Line>
+      ))}
+    </Part>
   );
 }
 

@@ -1,4 +1,6 @@
 import { type Household, type Kitchen } from '@hoddle/contract/household';
+import { ML_PER_QUART } from '@hoddle/core/measure/amount';
+import { potWords } from '@hoddle/core/measure/volumeWords';
 import { View } from 'react-native';
 import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
@@ -18,6 +20,7 @@ interface KitchenPartProps {
 /** Hands, burners and pots of a preserving day: a plan never asks for more. */
 export function KitchenPart({ household, onKeep }: KitchenPartProps) {
   const { kitchen, burners } = household;
+  const largest = kitchen.bigPotQuarts;
   const pace = kitchen.handsPace ?? 1;
   const change = (part: Partial<Kitchen>) => onKeep({ kitchen: { ...kitchen, ...part } });
   const count = (label: string, value: number, most: number, keep: (next: number) => void, least = 0) => (
@@ -75,6 +78,17 @@ export function KitchenPart({ household, onKeep }: KitchenPartProps) {
       {count('Burners', burners, 12, (next) => onKeep({ burners: next }), 1)}
       {count('Of them, that carry a canner', kitchen.cannerBurners, burners, (next) => change({ cannerBurners: next }))}
       {count('Big pots', kitchen.bigPots, 12, (next) => change({ bigPots: next }))}
+      <Words>The largest of them holds</Words>
+      <Stepper
+        label="The largest big pot holds"
+        words={largest === undefined ? 'not told' : potWords(largest * ML_PER_QUART, household.units)}
+        onLess={
+          largest === undefined ? undefined : () => change({ bigPotQuarts: largest > 4 ? largest - 2 : undefined })
+        }
+        onMore={
+          (largest ?? 0) < 80 ? () => change({ bigPotQuarts: largest === undefined ? 8 : largest + 2 }) : undefined
+        }
+      />
       {count('Strainers or drip bags', kitchen.strainers, 8, (next) => change({ strainers: next }))}
       {count('Food mills', kitchen.mills, 4, (next) => change({ mills: next }))}
       {count('Ovens', kitchen.ovens, 4, (next) => change({ ovens: next }))}

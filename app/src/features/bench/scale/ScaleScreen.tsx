@@ -7,7 +7,9 @@ import { printSpan } from '@hoddle/core/measure/span';
 import { recipesOf } from '@hoddle/core/recipe/cardColumns';
 import { measuredPart } from '@hoddle/core/recipe/cardCrops';
 import { recipeName } from '@hoddle/core/recipe/recipeName';
-import { type Gate, measureGate, potCups } from '@hoddle/core/supplies/measureGate';
+import { potWords } from '@hoddle/core/measure/volumeWords';
+import { climbs, fullestMoment, potLevels } from '@hoddle/core/recipe/fullestMoment';
+import { type Gate, measureGate } from '@hoddle/core/supplies/measureGate';
 import { View } from 'react-native';
 import { RecipeSheet } from '@/features/recipe/RecipeSheet';
 import { sheetOf } from '@/features/recipe/sheetOf';
@@ -147,7 +149,7 @@ function GateAnswer({ gate, product, card }: GateAnswerProps) {
     );
   }
   const { pots, factor, amounts, jars, left } = gate;
-  const pot = Math.ceil(potCups(amounts) / 4);
+  const fullest = fullestMoment(potLevels(amounts.card, amounts.lines));
   const told = amounts.lines.map((line) => {
     const { amount, item } = amountWordsOf(line, units, 'all');
     return `${amount} ${item}${line.line.then === 'drained' ? ', poured off' : ''}`;
@@ -166,11 +168,13 @@ function GateAnswer({ gate, product, card }: GateAnswerProps) {
               Gives <Words weight={800}>{printSpan(jars)}</Words> {jar} jars{pots > 1 ? ' in all' : ''}.
             </Words>
           )}
-          <Words>
-            A pot of {pot} quarts at its fullest
-            {product.productClass === 'spread' ? ', since jam climbs as it boils' : ''}.
-            {pots > 1 ? ' Side by side, never in one pot.' : ''}
-          </Words>
+          {fullest && (
+            <Words>
+              A pot of {potWords(fullest.ml, units)} at its fullest
+              {climbs(fullest) ? ', since jam climbs as it boils' : ''}.
+              {pots > 1 ? ' Side by side, never in one pot.' : ''}
+            </Words>
+          )}
         </View>
       </View>
       <RecipeSheet content={sheetOf(amounts)} jar={jar} />
