@@ -10,7 +10,6 @@ import { dayResources } from './dayResources';
 import { errandTasks } from './errandTasks';
 import { inItsCanner, type LoadInCanner } from './inTheCanner';
 import { inParts } from './madeOnce';
-import { potsOfBatch } from './potsOfBatch';
 import { guestsOf, hostOf, type LoadOfBatch, minutesOf, wordsInCanner } from './sharedLoad';
 import { STERILE_HOLD_MIN, sterileJars } from './sterileJars';
 import { cannerFor, type DayKitchen, daysLater, type Later, paceOf, waterId } from './dayKitchen';
@@ -93,9 +92,8 @@ function notBefore(tasks: DayTask[], later: Later | undefined): DayTask[] {
 
 function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen): DayTask[] {
   const { once, eachLoad, intoJars } = inParts(batch, numbered(batch));
-  const pots = kitchen.setup.bigPotQuarts === undefined ? new Map<string, number>() : potsOfBatch(batch);
   const made = new Chain(kitchen, { batchId: batch.id });
-  for (const own of once) made.add(own, { kind: 'prepare', key: batch.id, share: 1, jars: 0, batch, pots });
+  for (const own of once) made.add(own, { kind: 'prepare', key: batch.id, share: 1, jars: 0, batch });
   made.join();
   const ready = readyJars(batch, kitchen);
   const due = (tasks: readonly DayTask[]) => savedBy(tasks, kitchen.useBy?.get(batch.id));
@@ -105,7 +103,7 @@ function batchTasks(batch: Batch, batches: readonly Batch[], kitchen: DayKitchen
     ...batch.loads.flatMap((load) => {
       const own = new Chain(kitchen, { batchId: batch.id, loadId: load.id }, made);
       const sized = ofLoad(batch, load);
-      const part = { key: load.id, share: shareOf(batch, load), jars: load.jars, batch: sized, pots };
+      const part = { key: load.id, share: shareOf(batch, load), jars: load.jars, batch: sized };
       const pot = takenFrom(batch, batches);
       // Juice stands two hours and no longer, what waits for a second load is kept hot. Handbook steps.
       if (pot !== undefined) own.require({ task: pot, ...(load === batch.loads[0] && { maxLag: CUT_HOLD_MIN }) });

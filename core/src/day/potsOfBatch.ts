@@ -1,6 +1,6 @@
 import { ML_PER_QUART } from '../measure/amount';
 import { fullestMoment, type PotLevel, potLevels } from '../recipe/fullestMoment';
-import { amountsOfBatch } from './amountsOfBatch';
+import { type BatchAmounts } from './amountsOfBatch';
 import { type Batch, shareOf } from './batch';
 import { stepsOfBatch } from './daySequence';
 import { type KitchenSetup } from './kitchenSetup';
@@ -17,22 +17,8 @@ export interface FullestOfBatch extends PotLevel {
   readonly isOver: boolean;
 }
 
-const known = new WeakMap<Batch, ReadonlyMap<string, number>>();
-
-/** What each step of a batch has over the fire, in ml, all loads together; by the step's entry. Empty without a card. */
-export function potsOfBatch(batch: Batch): ReadonlyMap<string, number> {
-  const before = known.get(batch);
-  if (before) return before;
-  const amounts = amountsOfBatch(batch);
-  const steps = stepsOfBatch(batch).map(({ entry }) => ({ step: entry }));
-  const levels = amounts ? potLevels({ product: batch.product, steps }, amounts.lines, ({ all }) => all) : [];
-  const byEntry = new Map(levels.map(({ step, ml }) => [step, ml]));
-  known.set(batch, byEntry);
-  return byEntry;
-}
-
 /** Big pots side by side that hold so much; one where nothing is told of their size. */
-export function bigPotsFor(ml: number, { bigPotQuarts }: Pick<KitchenSetup, 'bigPotQuarts'>): number {
+function bigPotsFor(ml: number, { bigPotQuarts }: Pick<KitchenSetup, 'bigPotQuarts'>): number {
   if (bigPotQuarts === undefined) return 1;
   return Math.max(1, Math.ceil(ml / (FILLED_PART * bigPotQuarts * ML_PER_QUART) - 1e-9));
 }
@@ -40,14 +26,19 @@ export function bigPotsFor(ml: number, { bigPotQuarts }: Pick<KitchenSetup, 'big
 /** The fullest moment of a batch: of what is made once all of it, of what is made load by load the largest load. */
 export function fullestOfBatch(
   batch: Batch,
+  amounts: Pick<BatchAmounts, 'lines' | 'loads' | 'pots'>,
   setup: Pick<KitchenSetup, 'bigPotQuarts' | 'bigPots'>,
 ): FullestOfBatch | undefined {
-  const levels = potsOfBatch(batch);
-  const { once } = inParts(batch, stepsOfBatch(batch));
+  const sequence = stepsOfBatch(batch);
+  const { once } = inParts(batch, sequence);
+  const steps = sequence.map(({ entry }) => ({ step: entry }));
+  const levels = potLevels({ product: batch.product, steps }, amounts.lines, ({ all }) => all);
   const largest = Math.max(...batch.loads.map((load) => shareOf(batch, load)));
-  const fullest = fullestMoment(
-    [...levels].map(([step, ml]) => ({ step, ml: once.some(({ entry }) => entry === step) ? ml : ml * largest })),
-  );
+  // What may not be doubled boils in pots of its own, however its jars are parted.
+  const isApart = amounts.loads.some((load) => load.amounts.pots !== 1);
+  const inOnePot = ({ step, ml }: PotLevel) =>
+    isApart ? ml / Math.max(1, amounts.pots) : once.some(({ entry }) => entry === step) ? ml : ml * largest;
+  const fullest = fullestMoment(levels.map((level) => ({ step: level.step, ml: inOnePot(level) })));
   if (!fullest) return undefined;
   const pots = bigPotsFor(fullest.ml, setup);
   return { ...fullest, ...(setup.bigPotQuarts !== undefined && { pots }), isOver: pots > Math.max(1, setup.bigPots) };

@@ -11,7 +11,6 @@ import { type LoadInCanner } from './inTheCanner';
 import { type Lag } from '../scheduling/scheduleProblem';
 import { type DayKitchen, daysLater, paceOf, waterId } from './dayKitchen';
 import { type Span, plus, range, times, whole } from './minutes';
-import { bigPotsFor } from './potsOfBatch';
 import { fedInPortions, type Piecework } from './portions';
 import {
   CUT_HOLD_MIN,
@@ -44,15 +43,6 @@ export interface Part {
   readonly share: number;
   readonly jars: number;
   readonly batch: Batch;
-  /** What stands over the fire at each step, in ml of the whole batch; empty where nothing is told of the pots. */
-  readonly pots: ReadonlyMap<string, number>;
-}
-
-/** In as many big pots side by side as hold it, each on its burner; in all there are where those hold less. */
-function inPots(needs: Record<string, number>, ml: number, { setup }: DayKitchen): Record<string, number> {
-  const pots = Math.min(bigPotsFor(ml, setup), setup.bigPots, setup.burners);
-  if (!needs['big pot'] || pots < 2) return needs;
-  return { ...needs, 'big pot': pots, [BURNERS]: pots };
 }
 
 /** What a canner takes of the stove; one that heats itself takes nothing. */
@@ -123,10 +113,7 @@ export class Chain {
     else this.open.delete(numberedStep.entry);
   }
 
-  private addTasks(
-    { id: entry, step, of, entry: name }: NumberedStep,
-    { kind, key, share, jars, batch, pots }: Part,
-  ): void {
+  private addTasks({ id: entry, step, of, entry: name }: NumberedStep, { kind, key, share, jars, batch }: Part): void {
     const { row, waitMinutes, words: stepWords, handsPerJar } = step;
     // What was frozen was washed before.
     const fresh = row.step.startsWith('wash') ? 1 - frozenPart(batch) : 1;
@@ -142,7 +129,7 @@ export class Chain {
         : row.handsPerLb[1] > 0
           ? `${stepWords} ${inHandWords(pounds, this.kitchen.setup.units)}${nameOfOther(batch, of)}`
           : stepWords;
-    const needs = inPots(needsOf(step, pounds, this.kitchen.setup), (pots.get(name) ?? 0) * share, this.kitchen);
+    const needs = needsOf(step, pounds, this.kitchen.setup);
     const hold = holdAfter(step, kind);
     const feeding = this.feeding;
     this.feeding = undefined;

@@ -1,5 +1,6 @@
 import { type CannerMethod, isPressure } from '@hoddle/core/canner/canner';
 import { type Way } from '@hoddle/core/process/method';
+import { type BatchAmounts } from '@hoddle/core/day/amountsOfBatch';
 import { type Batch, nameOf, jarsWords, jarCounts } from '@hoddle/core/day/batch';
 import { fullestOfBatch } from '@hoddle/core/day/potsOfBatch';
 import { climbs } from '@hoddle/core/recipe/fullestMoment';
@@ -73,7 +74,6 @@ function Lists({ day }: { day: Day }) {
             ))}
           </Part>
         )}
-        <PotsPart batches={day.batches} />
         <Part title="On the towel">
           {tools.map((tool) => (
             <Line key={tool}>{tool}</Line>
@@ -89,26 +89,19 @@ function Lists({ day }: { day: Day }) {
   );
 }
 
-/** How much stands over the fire at the fullest moment of each batch, and in how many of the household's pots. */
-function PotsPart({ batches }: { batches: readonly Batch[] }) {
+/** How much of a batch stands over the fire at its fullest moment, and in how many of the household's pots. */
+function PotLine({ batch, amounts }: { batch: Batch; amounts: BatchAmounts }) {
   const { kitchen } = useHousehold().household;
   const units = useUnits();
-  const told = batches.flatMap((batch) => {
-    const fullest = fullestOfBatch(batch, kitchen);
-    return fullest ? [{ batch, fullest }] : [];
-  });
-  if (told.length === 0) return null;
+  const fullest = fullestOfBatch(batch, amounts, kitchen);
+  if (!fullest) return null;
+  const { pots = 1, ml, isOver } = fullest;
   return (
-    <Part title="In the pot">
-      {told.map(({ batch, fullest }) => (
-        <Line key={batch.id}>
-          {nameOf(batch)}: {potWords(fullest.ml, units)} at its fullest
-          {climbs(fullest) ? ', since jam climbs as it boils' : ''}
-          {fullest.pots !== undefined && fullest.pots > 1 ? `: in ${fullest.pots} of your largest pots` : ''}.
-          {fullest.isOver && ` You have ${kitchen.bigPots}: cook it one pot after the other, or plan smaller loads.`}
-        </Line>
-      ))}
-    </Part>
+    <Words weight={isOver ? 700 : 400}>
+      {potWords(ml, units)} in the pot at its fullest{climbs(fullest) ? ', since jam climbs as it boils' : ''}
+      {pots > 1 ? `: ${pots} of your largest pots side by side` : ''}.
+      {isOver && ` You have ${kitchen.bigPots}: cook one after the other, or plan smaller loads.`}
+    </Words>
   );
 }
 
@@ -136,6 +129,7 @@ function BatchDoses({ batch, dayId }: { batch: Batch; dayId: string }) {
               Done by now: {step.plainWords.toLowerCase()}.
             </Words>
           ))}
+          <PotLine batch={batch} amounts={amounts} />
           <RecipeSheet content={sheetOfBatch(amounts)} jar={batch.jar} missing={missing} />
           <MissingLines missing={missing} />
           <TakeLater batch={batch} dayId={dayId} />
