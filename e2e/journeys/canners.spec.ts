@@ -52,3 +52,24 @@ test('own jars, a test fit, tools and pace: measured once, kept, and what cannot
   });
   watch.calm();
 });
+
+// USDA Complete Guide to Home Canning, 2015, guide 3: 28 lb of tomatoes for a canner load of 9 pints of thick sauce, 13.4 quarts.
+test('what the largest pot holds is held against the fullest moment of what is planned', async ({ page }) => {
+  const hands = kitchenHands(page, server.address);
+  await hands.setUpKitchen('800');
+  await hands.goto('/bench/canners');
+  await hands.press('The largest big pot holds: one more');
+  await expect(page.getByRole('group', { name: 'The largest big pot holds' })).toContainText('8 quarts');
+  await hands.pick('Paste tomatoes', '28');
+  await hands.goto('/plan/make?crop=tomato-paste&product=tomato-sauce-thick&jar=pint');
+  await hands.press(/^Plan \d+ pints/);
+  await expect(page.getByRole('heading', { name: 'Loads', exact: true })).toBeVisible();
+  await hands.goto('/plan/before');
+  await expect(
+    page.getByText('14 quarts in the pot at its fullest: 2 of your largest pots side by side.'),
+  ).toBeVisible();
+  await hands.goto('/bench/canners');
+  await hands.press('Big pots: one less');
+  await hands.goto('/plan/before');
+  await expect(page.getByText(/You have 1: cook one after the other, or plan smaller loads\.$/)).toBeVisible();
+});

@@ -13,7 +13,7 @@ test('each load is cooked in as many of the largest pots as hold it at its fulle
       bigPots: pots,
       ...(quarts !== undefined && { bigPotQuarts: quarts }),
     });
-  expect(at(undefined)).toMatchObject({ step: 'crush-heat', isOver: false });
+  expect(at(undefined)).toMatchObject({ step: 'crush-heat', of: 'load', isOver: false });
   expect(at(undefined)!.ml / 946.353).toBeCloseTo(13.4, 1);
   expect(at(undefined)).not.toHaveProperty('pots');
   expect([16, 8, 5].map((quarts) => at(quarts)?.pots)).toEqual([1, 2, 3]);
@@ -22,8 +22,9 @@ test('each load is cooked in as many of the largest pots as hold it at its fulle
 
 test('what is made once for all loads stands over the fire all together', () => {
   const lone = { ...batch!, loads: batch!.loads.map((load) => ({ ...load, recipe: 'tomato-sauce-thick' })) };
-  const [each, all] = [batch!, lone].map((own) => fullestOfBatch(own, amountsOfBatch(batch!)!, { bigPots: 2 })!.ml);
-  expect(all).toBeCloseTo(2 * each!, 6);
+  const [each, all] = [batch!, lone].map((own) => fullestOfBatch(own, amountsOfBatch(batch!)!, { bigPots: 2 }));
+  expect(all?.ml).toBeCloseTo(2 * each!.ml, 6);
+  expect(all?.of).toBe('batch');
 });
 
 // USDA Complete Guide to Home Canning, 2015, guide 7: 4 cups of crushed berries and 4 of sugar give 3 to 4 half-pints, and no pot holds
@@ -33,6 +34,7 @@ test('jam boils in pots of its own: none holds more than one batch at three time
   const amounts = amountsOfBatch(jam)!;
   expect(amounts.pots).toBeGreaterThan(2);
   const fullest = fullestOfBatch(jam, amounts, { bigPots: 2 })!;
+  expect(fullest.of).toBe('pot');
   expect(fullest.ml / 236.588).toBeLessThanOrEqual(3 * 8 * 1.02);
   expect(fullest.ml / 236.588).toBeGreaterThan(3 * 4);
 });

@@ -11,6 +11,8 @@ const FILLED_PART = 0.9;
 
 /** A batch at the moment at which most of it stands over the fire at once. */
 export interface FullestOfBatch extends PotLevel {
+  /** What stands in it: all of the batch, one of its loads, or as much as may be made in one pot. */
+  readonly of: 'batch' | 'load' | 'pot';
   /** Of the largest big pot, side by side; undefined where nothing is told of that. */
   readonly pots?: number;
   /** More than there are. */
@@ -36,10 +38,22 @@ export function fullestOfBatch(
   const largest = Math.max(...batch.loads.map((load) => shareOf(batch, load)));
   // What may not be doubled boils in pots of its own, however its jars are parted.
   const isApart = amounts.loads.some((load) => load.amounts.pots !== 1);
-  const inOnePot = ({ step, ml }: PotLevel) =>
-    isApart ? ml / Math.max(1, amounts.pots) : once.some(({ entry }) => entry === step) ? ml : ml * largest;
-  const fullest = fullestMoment(levels.map((level) => ({ step: level.step, ml: inOnePot(level) })));
+  const levelsOf = (step: string) => {
+    const isWhole = batch.loads.length === 1 || once.some(({ entry }) => entry === step);
+    return isApart
+      ? (['pot', 1 / Math.max(1, amounts.pots)] as const)
+      : isWhole
+        ? (['batch', 1] as const)
+        : (['load', largest] as const);
+  };
+  const fullest = fullestMoment(levels.map(({ step, ml }) => ({ step, ml: ml * levelsOf(step)[1] })));
   if (!fullest) return undefined;
+  const [of] = levelsOf(fullest.step);
   const pots = bigPotsFor(fullest.ml, setup);
-  return { ...fullest, ...(setup.bigPotQuarts !== undefined && { pots }), isOver: pots > Math.max(1, setup.bigPots) };
+  return {
+    ...fullest,
+    of,
+    ...(setup.bigPotQuarts !== undefined && { pots }),
+    isOver: pots > Math.max(1, setup.bigPots),
+  };
 }

@@ -89,6 +89,8 @@ function Lists({ day }: { day: Day }) {
   );
 }
 
+const OF_WORDS = { batch: '', load: 'Each load: ', pot: 'Each pot: ' } as const;
+
 /** How much of a batch stands over the fire at its fullest moment, and in how many of the household's pots. */
 function PotLine({ batch, amounts }: { batch: Batch; amounts: BatchAmounts }) {
   const { kitchen } = useHousehold().household;
@@ -98,6 +100,7 @@ function PotLine({ batch, amounts }: { batch: Batch; amounts: BatchAmounts }) {
   const { pots = 1, ml, isOver } = fullest;
   return (
     <Words weight={isOver ? 700 : 400}>
+      {OF_WORDS[fullest.of]}
       {potWords(ml, units)} in the pot at its fullest{climbs(fullest) ? ', since jam climbs as it boils' : ''}
       {pots > 1 ? `: ${pots} of your largest pots side by side` : ''}.
       {isOver && ` You have ${kitchen.bigPots}: cook one after the other, or plan smaller loads.`}

@@ -78,17 +78,19 @@ export function KitchenPart({ household, onKeep }: KitchenPartProps) {
       {count('Burners', burners, 12, (next) => onKeep({ burners: next }), 1)}
       {count('Of them, that carry a canner', kitchen.cannerBurners, burners, (next) => change({ cannerBurners: next }))}
       {count('Big pots', kitchen.bigPots, 12, (next) => change({ bigPots: next }))}
-      <Words>The largest of them holds</Words>
-      <Stepper
-        label="The largest big pot holds"
-        words={largest === undefined ? 'not told' : potWords(largest * ML_PER_QUART, household.units)}
-        onLess={
-          largest === undefined ? undefined : () => change({ bigPotQuarts: largest > 4 ? largest - 2 : undefined })
-        }
-        onMore={
-          (largest ?? 0) < 80 ? () => change({ bigPotQuarts: largest === undefined ? 8 : largest + 2 }) : undefined
-        }
-      />
+      <View className="gap-1">
+        <Words>The largest of them holds</Words>
+        <Stepper
+          label="The largest big pot holds"
+          words={largest === undefined ? 'not told' : potWords(largest * ML_PER_QUART, household.units)}
+          onLess={
+            largest === undefined ? undefined : () => change({ bigPotQuarts: largest > 4 ? largest - 2 : undefined })
+          }
+          onMore={
+            (largest ?? 0) < 80 ? () => change({ bigPotQuarts: largest === undefined ? 8 : largest + 2 }) : undefined
+          }
+        />
+      </View>
       {count('Strainers or drip bags', kitchen.strainers, 8, (next) => change({ strainers: next }))}
       {count('Food mills', kitchen.mills, 4, (next) => change({ mills: next }))}
       {count('Ovens', kitchen.ovens, 4, (next) => change({ ovens: next }))}
