@@ -93,6 +93,13 @@ test('a day is over by the minute asked for as long as that can be, and a minute
   expect(tried).toBeGreaterThanOrEqual(4);
 });
 
+// A day of two cooks, one of them there for three hours: five loads, 317 min of hands, and 255 before a meal that nothing waits through.
+test('hands that are away most of the day bind: that no plan is shorter is soon proven', () => {
+  const [question] = made([10]);
+  const plan = planned(question as DayQuestion, 1_500);
+  expect(plan).toMatchObject({ makespanMin: 460, lowerBoundMin: 460, proven: true });
+});
+
 test('a second search for the bound never tells more than the day takes, and proves the plan beside it without changing it', () => {
   let raised = 0;
   for (const question of [...SHORT.slice(3), ...DAYS.slice(3, 5)]) {

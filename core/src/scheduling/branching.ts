@@ -73,6 +73,20 @@ export class Branching {
     return [2 * hottest + 1, -wished];
   };
 
+  /** Before or after each closed time, what was in the way most lately first; then as {@link hottest}: a bound hangs on how much goes before it. */
+  readonly sidesFirst: Choose = () => {
+    const { search, sides } = this.model;
+    const { at } = search.bounds;
+    const { activity } = search;
+    let first = -1;
+    for (const { variable: v } of sides) {
+      if (at[2 * v] === -(at[2 * v + 1] as number)) continue;
+      if (first < 0 || (activity[v] as number) > (activity[first] as number)) first = v;
+    }
+    if (first < 0) return this.hottest();
+    return this.phases[first] === 1 ? [2 * first, 1] : [2 * first + 1, 0];
+  };
+
   /** When every start stands, what is still open is told false: nothing hangs on it. */
   private leftOver(): ReturnType<Choose> {
     const { search, variables, end } = this.model;

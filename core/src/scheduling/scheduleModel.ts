@@ -4,7 +4,7 @@ import { LearningSearch } from './learningSearch';
 import { lookalikes } from './lookalikes';
 import { type ReadProblem, type ReadResource } from './compiledProblem';
 import { reachable } from './reachable';
-import { supplyOf } from './supply';
+import { supplyOf, supplyUntil } from './supply';
 import { type Holding, Timetable } from './timetable';
 import { type Train } from './trains';
 import { unionOf } from './unionOf';
@@ -173,7 +173,7 @@ export function scheduleModel(asked: ReadProblem, lowerBound: number, upperBound
         search.addPropagator(new Timetable(resource.capacity, [...holdings.users, ...holdings.closed])),
       );
     }
-    if (holdings.users.length <= MOST_ENERGY && isScarce(resource, lowerBound)) {
+    if (holdings.users.length <= MOST_ENERGY && isScarce(resource, supplyUntil(lowerBound, supply))) {
       energies.push(new Energy(holdings.users, supply));
     }
   }
@@ -190,10 +190,15 @@ export function scheduleModel(asked: ReadProblem, lowerBound: number, upperBound
   };
 }
 
-/** A problem as far as some time: an optional task that is not there may lie anywhere, and one that does not count later. */
+/**
+ * A problem as far as some time. One that does not count may lie later. An optional task that is not there may lie anywhere, and so at
+ * its earliest start: as long as that is in time, no later one is asked for.
+ */
 function until(problem: ReadProblem, end: number): ReadProblem {
-  const { minutes, tail, presence, latest, holes, resources } = problem;
-  const isWithin = (i: number) => presence[i] === 0 && (tail[i] as number) > -Infinity;
+  const { minutes, tail, presence, earliest, latest, holes, resources } = problem;
+  const inTime = (i: number) => end - (tail[i] as number) - (minutes[i] as number);
+  const isWithin = (i: number) =>
+    (tail[i] as number) > -Infinity && (presence[i] === 0 || inTime(i) >= (earliest[i] as number));
   const last = minutes.reduce(
     (most, own, i) => ((tail[i] as number) > -Infinity ? most : Math.max(most, (latest[i] as number) + own)),
     end,
@@ -202,9 +207,7 @@ function until(problem: ReadProblem, end: number): ReadProblem {
   return {
     ...problem,
     horizon: end,
-    latest: latest.map((at, i) =>
-      isWithin(i) ? Math.min(at, end - (tail[i] as number) - (minutes[i] as number)) : at,
-    ),
+    latest: latest.map((at, i) => (isWithin(i) ? Math.min(at, inTime(i)) : at)),
     holes: holes.map((own, i) => (isWithin(i) ? own.filter(([from]) => from < end) : own)),
     resources: resources.map((resource) => ({
       ...resource,
@@ -214,12 +217,12 @@ function until(problem: ReadProblem, end: number): ReadProblem {
   };
 }
 
-/** Whether there is so much to do on a resource that its work may bind: half of what there is by the lower bound. */
-function isScarce({ users, capacity }: ReadResource, lowerBound: number): boolean {
+/** Whether there is so much to do on a resource that its work may bind: near half of what there is of it in its hours, or more. */
+function isScarce({ users }: ReadResource, available: number): boolean {
   const tasks = new Map<number, number>();
   for (const { task, amount, minutes } of users) tasks.set(task, Math.max(tasks.get(task) ?? 0, amount * minutes));
   const work = [...tasks.values()].reduce((sum, each) => sum + each, 0);
-  return tasks.size > 2 && work > SCARCE * capacity * lowerBound;
+  return tasks.size > 2 && work > SCARCE * available;
 }
 
 /** A literal for two that are told at once; it holds where both do. */

@@ -325,8 +325,9 @@ class Run {
     const gap = this.bestEnd - 1 - this.bound;
     const forBound = turn === 'bound' && this.best !== undefined && gap > 0;
     const around = turn === 'neighbourhood' ? this.best : undefined;
-    const { hottest, soonest } = this.branching as Branching;
-    const choose = around || forBound || Math.floor(this.restarts / 3) % 2 === 1 ? hottest : soonest;
+    const { hottest, sidesFirst, soonest } = this.branching as Branching;
+    const isOdd = Math.floor(this.restarts / 3) % 2 === 1;
+    const choose = forBound && isOdd ? sidesFirst : around || forBound || isOdd ? hottest : soonest;
     // So far on the way from the bound to the best; further after each success, less far after each try that stays open.
     const target = this.bound + Math.floor(gap * this.reach);
     const limit = around

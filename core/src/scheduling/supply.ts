@@ -13,6 +13,14 @@ export function supplyOf({ capacity, closed, taken }: Pick<ReadResource, 'capaci
     });
 }
 
+/** How much of a resource there is in all until a time, hours that are closed and parts that are gone left out. */
+export function supplyUntil(end: number, supply: readonly Piece[]): number {
+  return supply.reduce((sum, { from, room }, k) => {
+    const to = Math.min(end, supply[k + 1]?.from ?? Infinity);
+    return sum + room * Math.max(0, to - from);
+  }, 0);
+}
+
 /** The stretches in which there is at least so much of a resource. */
 export function stretchesWith(amount: number, supply: readonly Piece[]): { from: number; to: number }[] {
   const all: { from: number; to: number }[] = [];
