@@ -47,13 +47,13 @@ export type DayRefusal =
 const SAVING_NODES = 400;
 
 /**
- * What is easily in time is found when the steps are laid down so often. Else another search looks as well, turn by turn: most of the
- * nodes are its own, since a plan that is there is what is waited for.
+ * What is easily in time, or plainly not, is known after so many. Else another search looks as well, turn by turn: most of the nodes
+ * are its own, since a plan that is there is what is waited for.
  */
-const ALONE_NODES = 24;
-const TURN_NODES = 40;
+const ALONE_NODES = 120;
+const TURN_NODES = 100;
 /** Nodes of it to each of the first. */
-const SCOUT_PART = 3;
+const SCOUT_PART = 4;
 
 /**
  * Looks for the plan of a day that is over first and breaks no rule. Before that, produce is saved: all of it, or the most
@@ -142,7 +142,7 @@ function planWith(question: DayQuestion, unsaved: readonly string[], aim: Search
     const unmet = search as RuleNotMet;
     return { kind: 'refusal', cause: 'rules', unmet: inWords(unmet, model.told, question.canners) };
   }
-  const run = new Run(question, unsaved, { first: own, looseOf: loose, scout: scoutOf(question, able, aim) });
+  const run = new Run(question, unsaved, { first: own, looseOf: loose, scoutOf: () => scoutOf(question, able, aim) });
   return {
     kind: 'planner',
     step: (nodes) => run.step(nodes),
@@ -185,15 +185,19 @@ class Run {
       readonly first: Searched;
       /** The same day without what ties water to its jars, where there is such a search. */
       looseOf(): Searched | undefined;
-      readonly scout: Searched | undefined;
+      /** The same day without a time by which all is over, where one is asked for. */
+      scoutOf(): Searched | undefined;
     },
   ) {}
 
   private loose: Searched | undefined;
+  private scout: Searched | undefined;
+  private isScouted = false;
 
   /** The one that is asked now: what was found in time by whoever knew of no time; another once nothing keeps all rules of the first. */
   private get own(): Searched {
-    const { first, scout, looseOf } = this.searches;
+    const { first, looseOf } = this.searches;
+    const { scout } = this;
     if (scout && (scout.search.state.makespan ?? Infinity) <= (this.question.overByMin ?? Infinity)) return scout;
     if (!first.search.state.impossible) return first;
     this.loose ??= looseOf();
@@ -201,8 +205,10 @@ class Run {
   }
 
   private get nodes(): number {
-    const { first, scout } = this.searches;
-    return [first, scout, this.loose].reduce((sum, each) => sum + (each?.search.state.nodes ?? 0), 0);
+    return [this.searches.first, this.scout, this.loose].reduce(
+      (sum, each) => sum + (each?.search.state.nodes ?? 0),
+      0,
+    );
   }
 
   get state(): DaySearchState {
@@ -234,11 +240,13 @@ class Run {
   /** Whose turn it is, and for how many nodes. */
   private next(): { search: ScheduleSearch; most: number } {
     const { search } = this.own;
-    const scout = this.searches.scout?.search;
-    const isOpen = scout && scout !== search && search.state.makespan === undefined && !isOver(scout);
-    if (!isOpen) return { search, most: Infinity };
-    const { nodes } = search.state;
+    const { nodes, makespan } = search.state;
+    if (makespan !== undefined || search === this.scout?.search) return { search, most: Infinity };
     if (nodes < ALONE_NODES) return { search, most: ALONE_NODES - nodes };
+    if (!this.isScouted) this.scout = this.searches.scoutOf();
+    this.isScouted = true;
+    const scout = this.scout?.search;
+    if (!scout || isOver(scout)) return { search, most: Infinity };
     const due = SCOUT_PART * (nodes - ALONE_NODES + TURN_NODES) - scout.state.nodes;
     return due > 0 ? { search: scout, most: due } : { search, most: TURN_NODES };
   }
