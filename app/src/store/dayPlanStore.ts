@@ -26,6 +26,8 @@ interface DayPlanStore {
 }
 
 let worker: Worker | undefined;
+/** One whose search is over: it knows the handbook, and answers the next question far sooner than a new one. */
+let spare: Worker | undefined;
 /** Beside it, where the device has a second core: it raises the bound, so that a plan is known for the best sooner. */
 let boundWorker: Worker | undefined;
 let boundLater: ReturnType<typeof setTimeout> | undefined;
@@ -41,6 +43,18 @@ function dismiss(): void {
   bound = undefined;
   clearTimeout(watch);
   clearTimeout(boundLater);
+}
+
+/** Soon a plan will be asked for: a worker gets the handbook ready meanwhile. */
+export function getReady(): void {
+  if (typeof Worker !== 'undefined' && !worker) spare ??= startWork('dayPlan');
+}
+
+/** Its search is over: it waits for the next question. */
+function setAside(own: Worker): void {
+  worker = undefined;
+  spare = own;
+  dismiss();
 }
 
 /** The plan of the day in this browser: searched once, kept over a reload. */
@@ -81,7 +95,8 @@ export const useDayPlanStore = create<DayPlanStore>()(
 function search(question: DayQuestion, set: (part: Partial<DayPlanStore>) => void, get: () => DayPlanStore): void {
   // A browser without workers keeps what it has and says so.
   if (typeof Worker === 'undefined') return set({ status: 'cutOff' });
-  const own = startWork('dayPlan');
+  const own = spare ?? startWork('dayPlan');
+  spare = undefined;
   worker = own;
   const cutOff = () => {
     if (worker !== own) return;
@@ -98,7 +113,7 @@ function search(question: DayQuestion, set: (part: Partial<DayPlanStore>) => voi
     listen();
     if (data.kind === 'beat') return;
     if (data.kind === 'refused') {
-      dismiss();
+      setAside(own);
       set({ status: 'refused', refusal: data, plan: undefined });
       return;
     }
@@ -109,7 +124,8 @@ function search(question: DayQuestion, set: (part: Partial<DayPlanStore>) => voi
     const plan = bound ? withBound(found, bound) : found;
     set({ plan, ends: ends.at(-1) === makespanMin ? ends : [...ends, makespanMin] });
     if (!data.over && !plan.proven) return;
-    dismiss();
+    if (data.over) setAside(own);
+    else dismiss();
     set({ status: 'over' });
   };
   listen();

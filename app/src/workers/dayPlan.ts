@@ -8,6 +8,9 @@ import { type DayAnswer, type PlannedDay } from './dayPlanAnswer';
 
 /** The tries behind "9 in 10 by" start from this seed, so that the same plan always says the same time. */
 const SEED = 1;
+/** Of a plan that a better one may follow at once, and of one that stays. */
+const FIRST_TRIES = 10;
+const TRIES = 100;
 /** Nodes between two looks at the clock. */
 const NODES_A_LOOK = 40;
 /** A word to the page at least so often, so that it knows the search is alive. */
@@ -24,6 +27,7 @@ const UNDECIDED = {
 /** Looks for the plan of a day and tells each better one; where there is none, why, and what would make it possible. */
 export function tellDayPlan(data: Asked<DayQuestion>): void {
   const question = laidAnd(data);
+  late = undefined;
   beat();
   const planner = planDay(question);
   if (planner.kind === 'planner') search(question, planner);
@@ -40,9 +44,11 @@ function search(question: DayQuestion, planner: DayPlanner): void {
       if (state.plan && state.plan.makespanMin !== told) break;
     }
     const over = state.done || state.nodes >= NODES_IN_ALL;
+    const isNews = state.plan?.makespanMin !== told;
     told = state.plan?.makespanMin;
     if (!state.plan && over) return refuse(question, state.done ? whyNot(question, beat) : UNDECIDED);
-    if (state.plan) tell({ kind: 'plan', plan: planned(question, state.plan), over });
+    if (state.plan)
+      tell({ kind: 'plan', plan: planned(question, state.plan, isNews && !over ? FIRST_TRIES : TRIES), over });
     else beat();
     if (!over) setTimeout(goOn);
   };
@@ -64,14 +70,14 @@ function beat(): void {
   tell({ kind: 'beat' });
 }
 
-/** How late it may be is worked out once a plan: it takes longer than the search's first steps. */
-let late: { makespanMin: number; lateMin: number } | undefined;
+/** What is known of how late the plan may be: by a few tries at first, since it takes longer than the search's first steps. */
+let late: { makespanMin: number; lateMin: number; tries: number } | undefined;
 
-function planned(question: DayQuestion, { cannerOf, ...plan }: DayPlan): PlannedDay {
-  if (late?.makespanMin !== plan.makespanMin) {
+function planned(question: DayQuestion, { cannerOf, ...plan }: DayPlan, tries: number): PlannedDay {
+  const { makespanMin } = plan;
+  if (late?.makespanMin !== makespanMin || late.tries < tries) {
     const problem = problemOf(question, cannerOf);
-    const lateMin = Math.max(plan.makespanMin, lateFinishMin(problem, plan.tasks, SEED));
-    late = { makespanMin: plan.makespanMin, lateMin };
+    late = { makespanMin, tries, lateMin: Math.max(makespanMin, lateFinishMin(problem, plan.tasks, SEED, tries)) };
   }
   return { ...plan, lateMin: late.lateMin, cannerOf: Object.fromEntries(cannerOf) };
 }

@@ -75,7 +75,14 @@ function ofDay(own: readonly Batch[], dayEvents: readonly DayEvent[]): DayState 
   return dayState(dayEvents.filter(({ day }) => dates.includes(day)));
 }
 
-/** The same question has the same key, whichever objects it is made of. */
+/**
+ * The same question has the same key, whichever objects it is made of and whatever order their fields are in: a batch that comes back
+ * from the server as it was sent is the same, and is not searched for a second time.
+ */
 export function keyOf(question: DayQuestion): string {
-  return JSON.stringify(question, (_, value: unknown) => (value instanceof Map ? [...value] : value));
+  return JSON.stringify(question, (_, value: unknown) => {
+    if (value instanceof Map) return [...value];
+    const isPlain = typeof value === 'object' && value !== null && !Array.isArray(value);
+    return isPlain ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value;
+  });
 }
