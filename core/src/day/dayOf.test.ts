@@ -230,7 +230,10 @@ test('every step of a plan says what it waits for', () => {
   const whys = plan.tasks.map((entry) => whyThen(problem, plan.tasks, entry));
   expect(whys[0]).toEqual({ kind: 'first' });
   for (const [i, why] of whys.entries()) {
-    if (why.kind === 'after' || why.kind === 'resource') expect(why.task.endMin).toBe(plan.tasks[i]!.startMin);
+    if (why.kind === 'after') expect(why.task.endMin).toBe(plan.tasks[i]!.startMin);
+    // Of what it held, or of what its wait waited for.
+    if (why.kind === 'resource') expect(why.task.endMin).toBeGreaterThanOrEqual(plan.tasks[i]!.startMin);
+    if (why.kind === 'soonEnough') expect(why.maxLagMin).toBeGreaterThan(0);
   }
   expect(whys.filter(({ kind }) => kind === 'free').length).toBeLessThan(plan.tasks.length / 4);
   expect(whys[plan.tasks.findIndex(({ task }) => task.id === 'preheat big')]).toMatchObject({ kind: 'late' });

@@ -18,8 +18,19 @@ export type Why =
 
 const SAME_MIN = 1e-6;
 
-/** Why a step stands where it stands in a plan. */
-export function whyThen({ resources }: DayProblem, plan: readonly ScheduledTask[], own: ScheduledTask): Why {
+/** Why a step stands where it stands in a plan. What another follows at once, as work its wait, has the reason of that. */
+export function whyThen(problem: DayProblem, plan: readonly ScheduledTask[], own: ScheduledTask): Why {
+  return whyOf(problem, plan, own, []);
+}
+
+/** @param tied steps that go before it without a pause: they are no reason for it */
+function whyOf(
+  problem: DayProblem,
+  plan: readonly ScheduledTask[],
+  own: ScheduledTask,
+  tied: readonly ScheduledTask[],
+): Why {
+  const { resources } = problem;
   const byId = new Map(plan.map((entry) => [entry.task.id, entry]));
   const next = (id: string) => plan.find(({ task }) => task.after.some((lag) => lag.task === id));
   if (own.task.late) {
@@ -29,14 +40,16 @@ export function whyThen({ resources }: DayProblem, plan: readonly ScheduledTask[
   const length = own.endMin - own.startMin;
   for (const lag of own.task.after) {
     const before = byId.get(lag.task);
-    if (!before || Math.abs(startAfter(lag, before, length).earliestMin - own.startMin) >= SAME_MIN) continue;
+    if (!before || tied.includes(before)) continue;
+    if (Math.abs(startAfter(lag, before, length).earliestMin - own.startMin) >= SAME_MIN) continue;
     if (!isPortionLag(lag)) return { kind: 'after', task: before, waitMin: lag.minLag ?? 0 };
     return { kind: 'portions', task: before, part: lag.between === 'start-start' ? 'first' : 'last' };
   }
   if (own.startMin < SAME_MIN) return { kind: 'first' };
+  const others = plan.filter((entry) => !tied.includes(entry));
   for (const { id, closed = [], taken = [] } of resources) {
     if (!own.task.needs[id]) continue;
-    const freed = plan.find(
+    const freed = others.find(
       ({ task, endMin }) =>
         task !== own.task && (task.needs[id] ?? 0) > 0 && Math.abs(endMin - own.startMin) < SAME_MIN,
     );
@@ -48,6 +61,7 @@ export function whyThen({ resources }: DayProblem, plan: readonly ScheduledTask[
     for (const lag of following.task.after) {
       if (lag.task !== own.task.id || lag.maxLag === undefined) continue;
       if (startBefore(lag, following, length).earliestMin < own.startMin - SAME_MIN) continue;
+      if (lag.maxLag === 0 && !isPortionLag(lag)) return whyOf(problem, plan, following, [...tied, own]);
       const pauseMin = following.startMin - own.endMin;
       return { kind: 'soonEnough', task: following, maxLagMin: isPortionLag(lag) ? pauseMin : lag.maxLag };
     }
