@@ -72,7 +72,13 @@ const WishSchema = v.variant('kind', [
 /** The body of `POST /api/kitchen/day-events`. */
 export const DayEventSchema = v.variant('type', [
   v.object({ ...common, type: v.literal('day-started'), order: Order, aim: Aim }),
-  v.object({ ...common, type: v.literal('step-started'), taskId: TaskId, again: v.optional(v.literal(true)) }),
+  v.object({
+    ...common,
+    type: v.literal('step-started'),
+    taskId: TaskId,
+    again: v.optional(v.literal(true)),
+    cook: v.optional(Name),
+  }),
   v.object({ ...common, type: v.literal('clock-started'), taskId: TaskId, minutes: Minutes }),
   v.object({ ...common, type: v.literal('step-done'), taskId: TaskId, sure: v.optional(v.literal(true)) }),
   v.object({ ...common, type: v.literal('done-before'), taskId: TaskId, endedAt: Time }),

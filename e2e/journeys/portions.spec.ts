@@ -51,6 +51,7 @@ test('two cooks hand on to each other: one washes, the other scalds what is wash
   await test.step('in the kitchen one begins beside the other', async () => {
     await hands.goto('/kitchen');
     await hands.press('Start the day');
+    const washer = (await at('Wash, pick over').getAttribute('aria-label')) ?? '';
     await at('Wash, pick over').getByRole('button', { name: 'Start' }).click();
     await at('Wash 7 quarts').getByRole('button', { name: 'Start' }).click();
     await laterBy(server, 12);
@@ -61,6 +62,8 @@ test('two cooks hand on to each other: one washes, the other scalds what is wash
       .getByRole('group', { name: /, now$/ })
       .filter({ hasText: /Fed by “Wash, pick over .*”: take what is done of it/ });
     await expect(fed).toContainText('Scald and peel');
+    // Whoever began it stays at it.
+    await expect(page.getByRole('group', { name: washer })).toContainText(/^(Cook|Helper 1)to .*Wash, pick over/);
     await handRests(page);
     await fed.getByRole('button', { name: 'Start' }).click();
     const both = page.getByRole('group', { name: /, now$/ }).getByRole('button', { name: 'Done' });

@@ -43,8 +43,8 @@ export interface OutputMeasured {
 /** What happened on a preserving day besides its loads. `day` is the date of its first batch: "2026-08-29". */
 export type DayEvent = { readonly id: string; readonly day: string; readonly at: number } & (
   | { readonly type: 'day-started'; readonly order: DayOrder; readonly aim: DayAim }
-  /** `again`: what it had come to before is gone, jars boiled an hour ago are boiled anew. */
-  | { readonly type: 'step-started'; readonly taskId: string; readonly again?: true }
+  /** `again`: what it had come to before is gone, jars boiled an hour ago are boiled anew. `cook`: whose hands are at it, where that is told. */
+  | { readonly type: 'step-started'; readonly taskId: string; readonly again?: true; readonly cook?: string }
   /** A clock of so many minutes within a step: the hard boil, five minutes more until it sets, jars sterilised. */
   | { readonly type: 'clock-started'; readonly taskId: string; readonly minutes: number }
   /** `sure`: the cook was asked about the time that was left, and said yes. */

@@ -16,6 +16,8 @@ export interface StepState {
   readonly startedAt?: number;
   /** Begun once more after an end was told: it counts where that end does not. */
   readonly begunAgainAt?: number;
+  /** Whose hands are at it, where that was told. */
+  readonly cook?: string;
   /** The first end that was told. */
   readonly doneAt?: number;
   /** All of them, in the order they were told. */
@@ -77,11 +79,15 @@ function step(state: DayState, event: DayEvent): DayState {
       return { ...state, order: event.order, orderAt: event.at };
     case 'order-kept':
       return { ...state, kept: { endAt: event.endAt, at: event.at } };
-    case 'step-started':
-      if (event.again) return withStep(state, event.taskId, () => ({ ...NOT_DONE, startedAt: event.at }));
-      return withStep(state, event.taskId, ({ doneAt }) =>
-        doneAt === undefined ? { startedAt: event.at } : { begunAgainAt: event.at },
-      );
+    case 'step-started': {
+      const { at, cook } = event;
+      const by = cook === undefined ? {} : { cook };
+      if (event.again) return withStep(state, event.taskId, () => ({ ...NOT_DONE, startedAt: at, ...by }));
+      return withStep(state, event.taskId, ({ doneAt }) => ({
+        ...(doneAt === undefined ? { startedAt: at } : { begunAgainAt: at }),
+        ...by,
+      }));
+    }
     case 'clock-started': {
       const clock = { at: event.at, minutes: event.minutes };
       return withStep(state, event.taskId, () => ({ clock }));

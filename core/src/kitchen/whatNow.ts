@@ -1,6 +1,7 @@
 import { type ScheduledTask } from '../day/dayProblem';
 import { type Cook } from '../day/kitchenSetup';
 import { type DayProgress, needsHands } from '../day/restOfDay';
+import { type StepState } from './dayState';
 
 /** What one pair of hands does: the step it is at, and the one after it. Minutes from the start of the plan. */
 export interface HandsNow {
@@ -13,21 +14,39 @@ export interface HandsNow {
 const SOON_MIN = 2;
 
 /**
- * What each pair of hands does now and next: steps that run stay with whoever is at them, and the steps to come are given
+ * What each pair of hands does now and next: steps that run stay with whoever began them, and the steps to come are given
  * out in the order of their times, each to the hands that are free first.
  *
  * @param cooks those who are there now
  * @param tasks the day as it is laid out
+ * @param steps what was told of them: who began which
  */
 export function whatNow(
   cooks: readonly Cook[],
   tasks: readonly ScheduledTask[],
   { of, nowMin }: DayProgress,
+  steps: ReadonlyMap<string, Pick<StepState, 'cook'>> = new Map(),
 ): HandsNow[] {
   const hands = cooks.map(({ name }) => ({ cook: name, steps: [] as ScheduledTask[], freeMin: nowMin }));
   const ofHands = tasks.filter(({ task }) => needsHands(task) && of.get(task.id)?.kind !== 'done');
   const isRunning = ({ task }: ScheduledTask) => of.get(task.id)?.kind === 'running';
-  const inOrder = [...ofHands.filter(isRunning), ...ofHands.filter((entry) => !isRunning(entry))];
+  // Nobody begins two at once: a second one was handed over.
+  const beganIt = ({ task }: ScheduledTask) =>
+    hands.find(({ cook, steps: own }) => cook === steps.get(task.id)?.cook && own.length === 0);
+  const give = (entry: ScheduledTask, hand: (typeof hands)[number] | undefined) => {
+    hand?.steps.push(entry);
+    if (hand) hand.freeMin = entry.endMin;
+  };
+  const running = ofHands.filter(isRunning);
+  const known = running.filter((entry) => {
+    const hand = beganIt(entry);
+    give(entry, hand);
+    return hand !== undefined;
+  });
+  const inOrder = [
+    ...running.filter((entry) => !known.includes(entry)),
+    ...ofHands.filter((entry) => !isRunning(entry)),
+  ];
   for (const entry of inOrder) {
     const { cook } = entry.task;
     const first = hands
@@ -37,8 +56,7 @@ export function whatNow(
         (best, each) => (best && best.freeMin <= each.freeMin ? best : each),
         undefined,
       );
-    first?.steps.push(entry);
-    if (first) first.freeMin = entry.endMin;
+    give(entry, first);
   }
   return hands.map(({ cook, steps: [first, second] }) => ({
     cook,

@@ -57,7 +57,14 @@ export function HandsCard({ day, live, hands, isNamed }: HandsCardProps) {
         )}
       </View>
       {own ? (
-        <HandsStep day={day} live={live} entry={own.entry} running={own.running} then={then} />
+        <HandsStep
+          day={day}
+          live={live}
+          entry={own.entry}
+          running={own.running}
+          then={then}
+          cook={isNamed ? hands.cook : undefined}
+        />
       ) : (
         <Words size="head" weight={700} tone="milk">
           Free
@@ -82,12 +89,15 @@ function HandsStep({
   entry,
   running,
   then,
+  cook,
 }: {
   day: Day;
   live: LiveDay;
   entry: ScheduledTask;
   running: boolean;
   then?: ScheduledTask;
+  /** Whose hands they are, where there are several. */
+  cook: string | undefined;
 }) {
   const router = useRouter();
   const tell = useTellDay(day.id);
@@ -103,6 +113,7 @@ function HandsStep({
     now,
   });
   const enter = useHouseholdStore((store) => store.enter);
+  const by = cook === undefined ? {} : { cook };
   const done = useSingleTap(() => {
     tell({ type: 'step-done', taskId: task.id });
     const stored = task.kind === 'store' ? day.loads.find(({ id }) => id === task.loadId) : undefined;
@@ -121,7 +132,7 @@ function HandsStep({
     const follows = then?.task.after.some((lag) => lag.task === task.id);
     if (!then || !follows || then.task.cannerId !== undefined) return;
     const others = openBefore(then.task, live.running, now, live.progress).filter((open) => open.task.id !== task.id);
-    if (others.length === 0) tell({ type: 'step-started', taskId: then.task.id });
+    if (others.length === 0) tell({ type: 'step-started', taskId: then.task.id, ...by });
   });
   const timed = reading?.leftMs !== undefined;
   const fedBy = feeding(task, live.running.tasks, live.progress);
@@ -159,7 +170,7 @@ function HandsStep({
           Tap “Jars are out” at its pot.
         </Words>
       ) : !running ? (
-        <StartStep key={`start ${task.id}`} day={day} live={live} entry={entry} />
+        <StartStep key={`start ${task.id}`} day={day} live={live} entry={entry} by={by} />
       ) : clock.gate ? (
         <KitchenKey
           look="milk"

@@ -65,7 +65,7 @@ function Running({ day, live }: { day: Day; live: LiveDay }) {
   const loads = useLoads();
   const { alarms, now } = useAlarms();
   const calls = ringing(alarms, now);
-  const hands = whatNow(cooksNow(day, now), day.tasks, live.progress);
+  const hands = whatNow(cooksNow(day, now), day.tasks, live.progress, day.state.steps);
   const atHand = hands.flatMap(({ now: own, then }) => [own?.entry, then].flatMap((entry) => entry?.task.id ?? []));
   const waits = day.tasks.filter((entry) => isWait(entry, live));
   const beside = [...atHand, ...waits.map(({ task }) => task.id)];

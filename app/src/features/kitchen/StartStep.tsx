@@ -17,11 +17,22 @@ import { useTellDay } from './useTellDay';
  * The key of a step that has not begun: it starts where all it waits for is over. Else it says what comes first, with the key
  * for that; a wait that the recipe does not need is ended early only by whoever was asked.
  */
-export function StartStep({ day, live, entry }: { day: Day; live: LiveDay; entry: ScheduledTask }) {
+export function StartStep({
+  day,
+  live,
+  entry,
+  by,
+}: {
+  day: Day;
+  live: LiveDay;
+  entry: ScheduledTask;
+  /** Whose hands begin it, where there are several. */
+  by: { readonly cook?: string };
+}) {
   const { task } = entry;
   const tell = useTellDay(day.id);
   const now = useNow(1_000);
-  const start = useSingleTap(() => tell({ type: 'step-started', taskId: task.id }));
+  const start = useSingleTap(() => tell({ type: 'step-started', taskId: task.id, ...by }));
   const [isAsked, setAsked] = useState(false);
   const open = openBefore(task, live.running, now, live.progress);
   const [first, ...more] = open;
@@ -72,7 +83,7 @@ export function StartStep({ day, live, entry }: { day: Day; live: LiveDay; entry
       <KitchenKey
         look="milk"
         words={`Start “${first.task.words}”`}
-        onPress={() => tell({ type: 'step-started', taskId })}
+        onPress={() => tell({ type: 'step-started', taskId, ...by })}
       />
       {isPlainWork ? (
         <KitchenKey
