@@ -62,7 +62,8 @@ test('two cooks hand on to each other: one washes, the other scalds what is wash
       .getByRole('group', { name: /, now$/ })
       .filter({ hasText: /Fed by “Wash, pick over .*”: take what is done of it/ });
     await expect(fed).toContainText('Scald and peel');
-    // Whoever began it stays at it.
+    // Whoever began it stays at it, after a reload too.
+    await page.reload();
     await expect(page.getByRole('group', { name: washer })).toContainText(/^(Cook|Helper 1)to .*Wash, pick over/);
     await handRests(page);
     await fed.getByRole('button', { name: 'Start' }).click();

@@ -4,6 +4,7 @@ import { useDayPlanStore } from './dayPlanStore';
 
 class FakeWorker {
   static all: FakeWorker[] = [];
+  onerror: (() => void) | undefined;
   onmessage: ((event: { data: DayAnswer }) => void) | undefined;
   asked: unknown[] = [];
   isGone = false;
@@ -64,4 +65,8 @@ test('whoever has answered is asked again; whoever still searches is left, and n
   expect([FakeWorker.all.length, second.isGone, second.asked.length]).toEqual([2, false, 2]);
   second.says(plan(100, true));
   expect(useDayPlanStore.getState().plan?.makespanMin).toBe(100);
+  // What broke while it waited is not asked.
+  second.onerror?.();
+  ask('five');
+  expect([FakeWorker.all.length, second.asked.length]).toEqual([3, 2]);
 });

@@ -47,13 +47,21 @@ function dismiss(): void {
 
 /** Soon a plan will be asked for: a worker gets the handbook ready meanwhile. */
 export function getReady(): void {
-  if (typeof Worker !== 'undefined' && !worker) spare ??= startWork('dayPlan');
+  if (typeof Worker !== 'undefined' && !worker && !spare) keep(startWork('dayPlan'));
 }
 
-/** Its search is over: it waits for the next question. */
+/** It waits for the next question, unless it breaks meanwhile or never came: then another is started. */
+function keep(own: Worker): void {
+  spare = own;
+  own.onerror = () => {
+    if (spare === own) spare = undefined;
+  };
+}
+
+/** Its search is over. */
 function setAside(own: Worker): void {
   worker = undefined;
-  spare = own;
+  keep(own);
   dismiss();
 }
 

@@ -1,17 +1,15 @@
+import { isIntoJars } from '../recipe/intoJars';
 import { outputRule } from '../recipe/potOutputs';
 import { type Batch } from './batch';
 import { type DayStep } from './daySequence';
 import { isLongWait } from './longWait';
-
-/** From here on a batch is in its jars, and hot jars go into the canner soon. */
-const INTO_JARS = ['acid', 'raw-pack', 'pack-hot', 'fill'];
 
 /** The steps of a batch by what they are done for: once for the whole batch, then for each load, then into its jars. */
 export function inParts<Step extends DayStep>(
   batch: Pick<Batch, 'loads' | 'gives'>,
   sequence: readonly Step[],
 ): { readonly once: Step[]; readonly eachLoad: Step[]; readonly intoJars: Step[] } {
-  const filling = sequence.findIndex(({ entry }) => INTO_JARS.includes(entry));
+  const filling = sequence.findIndex(({ entry }) => isIntoJars(entry));
   const preparing = sequence.slice(0, filling);
   const last = lastMadeOnce(batch, preparing);
   return { once: preparing.slice(0, last + 1), eachLoad: preparing.slice(last + 1), intoJars: sequence.slice(filling) };

@@ -7,19 +7,19 @@ type StepRow = Step['row'];
  * Work that food passes through piece by piece, so that what is done is out of hand before the last of it is begun: by the pound
  * and with hands alone. Not what comes out of a pot all at once, nor what is measured when it is over. Scalding goes by the basket.
  */
-export function handsOn(row: StepRow): boolean {
+function handsOn(row: StepRow): boolean {
   if (row.step === 'scald-peel') return true;
   const byHand = row.handsPerLb[1] > 0 && row.resources.every((resource) => resource === 'hands');
   return byHand && row.note !== 'measure gate' && row.holding !== 'hot' && row.longestPauseAfter === undefined;
 }
 
 /** Work that takes food as it comes: a pot is fed as it sinks, fruit is crushed a layer at a time. Handbook steps. */
-export function takesAsItComes(row: StepRow): boolean {
+function takesAsItComes(row: StepRow): boolean {
   return handsOn(row) || row.step === 'crush-heat' || row.step === 'crush-measure';
 }
 
 /** A basinful or a blanching basket, in pounds: what one hands to the other at once. Common practice. */
-export const PORTION_LB = 5;
+const PORTION_LB = 5;
 
 /** Hands' work of one step. */
 export interface Piecework {
@@ -37,7 +37,7 @@ export interface Piecework {
 const SAME_PART = 0.9;
 
 /** In how many portions one step hands its food to the next; undefined where it is handed over all at once. */
-export function portionsOf(before: Piecework, own: Piecework): number | undefined {
+function portionsOf(before: Piecework, own: Piecework): number | undefined {
   if (!handsOn(before.row) || !takesAsItComes(own.row)) return undefined;
   const isSameCrop = !before.of || !own.of || before.of.some((crop) => own.of?.includes(crop));
   const [less, more] = [Math.min(before.pounds, own.pounds), Math.max(before.pounds, own.pounds)];

@@ -33,12 +33,12 @@ export function fullestOfBatch(
 ): FullestOfBatch | undefined {
   const sequence = stepsOfBatch(batch);
   const { once } = inParts(batch, sequence);
-  const steps = sequence.map(({ entry }) => ({ step: entry }));
+  const steps = sequence.map(({ entry, of: crops }) => ({ step: entry, ...(crops && { of: crops }) }));
   const levels = potLevels({ product: batch.product, steps }, amounts.lines, ({ all }) => all);
   const largest = Math.max(...batch.loads.map((load) => shareOf(batch, load)));
   // What may not be doubled boils in pots of its own, however its jars are parted.
   const isApart = amounts.loads.some((load) => load.amounts.pots !== 1);
-  const levelsOf = (step: string) => {
+  const partOf = (step: string) => {
     const isWhole = batch.loads.length === 1 || once.some(({ entry }) => entry === step);
     return isApart
       ? (['pot', 1 / Math.max(1, amounts.pots)] as const)
@@ -46,9 +46,9 @@ export function fullestOfBatch(
         ? (['batch', 1] as const)
         : (['load', largest] as const);
   };
-  const fullest = fullestMoment(levels.map(({ step, ml }) => ({ step, ml: ml * levelsOf(step)[1] })));
+  const fullest = fullestMoment(levels.map((level) => ({ ...level, ml: level.ml * partOf(level.step)[1] })));
   if (!fullest) return undefined;
-  const [of] = levelsOf(fullest.step);
+  const [of] = partOf(fullest.step);
   const pots = bigPotsFor(fullest.ml, setup);
   return {
     ...fullest,

@@ -3,14 +3,21 @@ import { CARDS, findCard, isOffered } from '../handbook/cards';
 import { ML_PER_CUP } from '../measure/amount';
 import { measureGate } from '../supplies/measureGate';
 import { measuredPart } from './cardCrops';
-import { climbs, fullestMoment, potLevels } from './fullestMoment';
-import { type AmountLine } from './recipeFor';
+import { fullestMoment, potLevels } from './fullestMoment';
+import { type AmountLine, recipeFor } from './recipeFor';
 
 const levelsAt = (id: string, amount: number) => {
   const said = measureGate(findCard(id)!, amount);
   if (said?.kind !== 'make') throw new Error('wait');
   return potLevels(said.amounts.card, said.amounts.lines);
 };
+const line = (into: string, value: number): AmountLine =>
+  ({
+    line: { into, role: 'produce', then: 'jar' },
+    each: { of: 'ml', value },
+    all: { of: 'ml', value },
+    instead: [],
+  }) as unknown as AmountLine;
 const cups = (ml = 0) => ml / ML_PER_CUP;
 
 // USDA Complete Guide to Home Canning, 2015, guide 7: 4 cups of crushed berries and 4 of sugar; that jam climbs to three times its
@@ -18,7 +25,7 @@ const cups = (ml = 0) => ml / ML_PER_CUP;
 test('a jam pot is taken three times as large as what goes in, and only where it boils up; nothing poured off is counted', () => {
   const jam = fullestMoment(levelsAt('jam-no-pectin/berry', 4))!;
   expect(cups(jam.ml)).toBeCloseTo(3 * 8, 6);
-  expect(climbs(jam)).toBe(true);
+  expect(jam.climbs).toBe(true);
   expect(cups(fullestMoment(levelsAt('quick-fresh-pack-dill', 8))?.ml)).toBeLessThan(20);
   // A spread that only simmers does not climb.
   const spread = fullestMoment(
@@ -27,18 +34,14 @@ test('a jam pot is taken three times as large as what goes in, and only where it
       measuredPart(findCard('peach-pineapple-reduced-sugar-spread')!)!.perBatch,
     ),
   )!;
-  expect([spread.step, climbs(spread)]).toEqual(['simmer-15', false]);
+  expect([spread.step, spread.climbs]).toEqual(['simmer-15', undefined]);
+  // Nor does what rolls and is no spread.
+  const steps = ['full-boil', 'fill'].map((step) => ({ step }));
+  expect(fullestMoment(potLevels({ product: 'tomato-sauce-thick', steps }, [line('full-boil', 5)]))?.ml).toBe(5);
 });
 
 // By hand: ten cups cook down to five, and four more go in. At the fullest it is ten, and not fourteen; eleven more make sixteen.
 test('what cooks down leaves room for what goes in later, and the fullest moment is where it is', () => {
-  const line = (into: string, value: number): AmountLine =>
-    ({
-      line: { into, role: 'produce', then: 'jar' },
-      each: { of: 'ml', value },
-      all: { of: 'ml', value },
-      instead: [],
-    }) as unknown as AmountLine;
   const steps = ['wash', 'crush-heat', 'cook-down-half', 'add-vinegar', 'boil-5', 'acid', 'fill'].map((step) => ({
     step,
   }));
@@ -83,4 +86,17 @@ test('of any card the fullest moment is no more than all that goes in, boiled up
     }),
   );
   expect(cooked).toBeGreaterThan(50);
+});
+
+// USDA Complete Guide to Home Canning, 2015, guide 4: 21 lb of beets for a canner load of 7 quarts, boiled before they are skinned.
+test('what is boiled whole to be skinned stands in the pot then, though it goes into the jars much later', () => {
+  const amounts = recipeFor(findCard('beets')!, { jars: [{ jar: 'quart', count: 7 }] });
+  const fullest = fullestMoment(potLevels(amounts.card, amounts.lines))!;
+  expect(fullest.step).toBe('boil-30-peel');
+  expect(fullest.ml / 1_000 / 0.45359237).toBeCloseTo(21, 0);
+  // Its onions are not in that pot.
+  const pickled = recipeFor(findCard('pickled-beets')!, { jars: [{ jar: 'pint', count: 8 }] });
+  const [peeling] = potLevels(pickled.card, pickled.lines);
+  expect(peeling?.step).toBe('boil-30-peel');
+  expect((peeling?.ml ?? 0) / 1_000 / 0.45359237).toBeCloseTo(7, 0);
 });

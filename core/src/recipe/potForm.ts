@@ -1,3 +1,4 @@
+import { isIntoJars } from './intoJars';
 import { stepRowNamed } from '../handbook/steps';
 
 /** What the steps that were begun have made of the fruit in a pot: no card goes on from it that begins with another form. */
@@ -14,7 +15,6 @@ export interface PotForm {
   readonly reduced: boolean;
 }
 
-const INTO_JARS = /^(acid|raw-pack|pack-hot|fill)$/;
 const CUT = /^(chop|slice|cut|shred|crush-measure|stem-crush|grate)/;
 const SOFTENED = /^(crush-heat|cook-soft|simmer-|boil-\d|boil-in-)/;
 const MILLED = /^(food-mill|puree)/;
@@ -54,7 +54,7 @@ function kindOf(entry: string): string | undefined {
 export function potForm(begun: readonly string[]): PotForm | undefined {
   const kinds = begun.map(kindOf);
   const any = (of: RegExp) => kinds.some((kind) => kind !== undefined && of.test(kind));
-  if (kinds.includes(undefined) || any(INTO_JARS)) return undefined;
+  if (kinds.some((kind) => kind === undefined || isIntoJars(kind))) return undefined;
   return {
     ...{ cut: any(CUT), softened: any(SOFTENED), milled: any(MILLED) },
     ...{ dripped: any(DRIPPED), reduced: any(REDUCED) },

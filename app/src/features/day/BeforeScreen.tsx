@@ -3,7 +3,6 @@ import { type Way } from '@hoddle/core/process/method';
 import { type BatchAmounts } from '@hoddle/core/day/amountsOfBatch';
 import { type Batch, nameOf, jarsWords, jarCounts } from '@hoddle/core/day/batch';
 import { fullestOfBatch } from '@hoddle/core/day/potsOfBatch';
-import { climbs } from '@hoddle/core/recipe/fullestMoment';
 import { potWords } from '@hoddle/core/measure/volumeWords';
 import { beforeYouStart } from '@hoddle/core/day/beforeYouStart';
 import { madeBefore } from '@hoddle/core/day/daySequence';
@@ -101,7 +100,7 @@ function PotLine({ batch, amounts }: { batch: Batch; amounts: BatchAmounts }) {
   return (
     <Words weight={isOver ? 700 : 400}>
       {OF_WORDS[fullest.of]}
-      {potWords(ml, units)} in the pot at its fullest{climbs(fullest) ? ', since jam climbs as it boils' : ''}
+      {potWords(ml, units)} in the pot at its fullest{fullest.climbs ? ', since jam climbs as it boils' : ''}
       {pots > 1 ? `: ${pots} of your largest pots side by side` : ''}.
       {isOver && ` You have ${kitchen.bigPots}: cook one after the other, or plan smaller loads.`}
     </Words>

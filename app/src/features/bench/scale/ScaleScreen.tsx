@@ -8,7 +8,7 @@ import { recipesOf } from '@hoddle/core/recipe/cardColumns';
 import { measuredPart } from '@hoddle/core/recipe/cardCrops';
 import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { potWords } from '@hoddle/core/measure/volumeWords';
-import { climbs, fullestMoment, potLevels } from '@hoddle/core/recipe/fullestMoment';
+import { fullestMoment, potLevels } from '@hoddle/core/recipe/fullestMoment';
 import { type Gate, measureGate } from '@hoddle/core/supplies/measureGate';
 import { View } from 'react-native';
 import { RecipeSheet } from '@/features/recipe/RecipeSheet';
@@ -171,7 +171,7 @@ function GateAnswer({ gate, product, card }: GateAnswerProps) {
           {fullest && (
             <Words>
               A pot of {potWords(fullest.ml, units)} at its fullest
-              {climbs(fullest) ? ', since jam climbs as it boils' : ''}.
+              {fullest.climbs ? ', since jam climbs as it boils' : ''}.
               {pots > 1 ? ' Side by side, never in one pot.' : ''}
             </Words>
           )}
