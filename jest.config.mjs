@@ -8,11 +8,19 @@ const plain = {
 };
 
 export default {
+  // As many as there are cores: what waits for SQLite leaves its core to others.
+  maxWorkers: '100%',
   // A slow machine is no failing test: this only ends one that hangs.
   testTimeout: 1_200_000,
   projects: [
     { ...plain, displayName: 'core', rootDir: '.', roots: ['<rootDir>/core'] },
-    { ...plain, displayName: 'server', rootDir: '.', roots: ['<rootDir>/contract', '<rootDir>/server'] },
+    {
+      ...plain,
+      displayName: 'server',
+      rootDir: '.',
+      roots: ['<rootDir>/contract', '<rootDir>/server'],
+      setupFilesAfterEnv: ['<rootDir>/server/plainTraces.cjs'],
+    },
     '<rootDir>/app/jest.config.cjs',
   ],
 };

@@ -2,8 +2,9 @@
 // worker that keeps it in the browser.
 import { createHash } from 'node:crypto';
 import { spawnSync } from 'node:child_process';
-import { readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { build } from 'esbuild';
 import { generateSW } from 'workbox-build';
@@ -19,17 +20,24 @@ if (status !== 0) process.exit(status ?? 1);
 rmSync(join(DIST, 'assets'), { recursive: true, force: true });
 rmSync(join(DIST, 'metadata.json'), { force: true });
 
+// The reader of codes: what no bundler takes along.
+mkdirSync(join(DIST, 'scan'), { recursive: true });
+copyFileSync(
+  fileURLToPath(import.meta.resolve('zxing-wasm/reader/zxing_reader.wasm')),
+  join(DIST, 'scan/zxing_reader.wasm'),
+);
+
 const early = await earlyScript();
 writeFileSync(join(DIST, 'index.html'), page(readFileSync(join(DIST, 'index.html'), 'utf8')));
 const { warnings, count } = await generateSW({
   globDirectory: DIST,
-  globPatterns: ['**/*.{js,css,html,woff2,png,svg,webmanifest}'],
+  globPatterns: ['**/*.{js,css,html,woff2,png,svg,webmanifest,wasm}'],
   swDest: join(DIST, 'sw.js'),
   // A name with a sum in it is one file for ever; the others are known by their own sum.
   dontCacheBustURLsMatching: /-[0-9a-f]{16,}\.\w+$/,
   maximumFileSizeToCacheInBytes: 8 << 20,
   navigateFallback: '/index.html',
-  navigateFallbackDenylist: [/^\/api\//, /^\/pair/, /^\/authority\//],
+  navigateFallbackDenylist: [/^\/api\//, /^\/pair/, /^\/authority\//, /^\/open\//, /^\/j\//],
   inlineWorkboxRuntime: true,
   cleanupOutdatedCaches: true,
   // A newer one waits until it is taken, or until no tab is open.
@@ -84,7 +92,7 @@ function filesBelow(folder) {
 
 /** Beside each text its compressed forms, made once and as small as they get. */
 function compress(file) {
-  if (!/\.(js|css|html|svg|webmanifest)$/.test(file) || statSync(file).size < 512) return;
+  if (!/\.(js|css|html|svg|webmanifest|wasm)$/.test(file) || statSync(file).size < 512) return;
   const text = readFileSync(file);
   const params = { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_SIZE_HINT]: text.length };
   writeFileSync(`${file}.br`, brotliCompressSync(text, { params }));

@@ -25,6 +25,8 @@ const is = {
   largestLater: Math.max(...later.map(weigh)),
   worker: Math.max(...scripts.filter(isWorker).map(weigh)),
   fonts: sum(fonts.map((file) => readFileSync(file).length)),
+  // The reader of codes: fetched when the camera is opened, or kept for use without signal.
+  wasm: sum(files.filter((file) => file.endsWith('.wasm')).map(weigh)),
   everything: sum([...scripts.map(weigh), ...fonts.map((file) => readFileSync(file).length)]),
 };
 let over = 0;

@@ -38,7 +38,8 @@ function suite(title, command, args, file, read, env) {
 }
 
 ensureModules();
-ensurePrograms({ chromium: 'chromium' });
+// PDF files are held against programs that are not ours.
+ensurePrograms({ chromium: 'chromium', qpdf: 'qpdf', pdftoppm: 'poppler-utils', pdftotext: 'poppler-utils' });
 
 check('formatting', 'prettier', ['--check', '--log-level', 'warn', '.']);
 for (const room of ROOMS) check(`types: ${room}`, 'tsc', ['-p', room]);

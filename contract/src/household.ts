@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { CANNER_METHODS, isPressure, USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
 import { DAY_MIN, HEAT_UNITS, USUAL_KITCHEN } from '@hoddle/core/day/kitchenSetup';
 import { JAR_SIZES } from '@hoddle/core/handbook/jars';
+import { DATE_ORDERS } from '@hoddle/core/measure/dateWords';
 import { USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { AltitudeFt } from './altitude';
 import { Jar } from './crop';
@@ -185,5 +186,7 @@ export const Household = v.object({
   ]),
   /** How long a sealed jar is said to be at its best. */
   bestMonths: v.optional(BestMonthsSchema, 12),
+  /** In which order day, month and year are written; null for the usual one of its units. */
+  dateOrder: v.optional(v.nullable(v.picklist(DATE_ORDERS, 'must be dmy, mdy or ymd')), null),
 });
 export type Household = v.InferOutput<typeof Household>;

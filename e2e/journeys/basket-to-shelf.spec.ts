@@ -6,6 +6,8 @@ import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
 
+test.use({ serviceWorkers: 'allow' });
+
 const MIN = 60_000;
 
 async function jarsOnFile(server: RealServer): Promise<unknown> {

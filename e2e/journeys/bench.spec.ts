@@ -3,6 +3,7 @@ import { appIsKept } from '../appIsKept';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
+import { withKeptApp } from '../keptApp';
 
 let server: RealServer;
 test.beforeAll(async () => {
@@ -47,7 +48,7 @@ test('jars from produce, and produce for jars, with what to have ready', async (
 });
 
 // The same book, guide 7: 5.5 cups of crushed strawberries from 3 quart boxes.
-test('five cups of crushed strawberries in quart boxes, with the network cut', async ({ page, context }) => {
+withKeptApp('five cups of crushed strawberries in quart boxes, with the network cut', async ({ page, context }) => {
   await page.goto(`${server.address}/bench`);
   await expect(page.getByRole('link', { name: /^Convert/ })).toBeVisible();
   await appIsKept(page);
@@ -170,17 +171,20 @@ test('scale a batch: the gate works out, makes pots side by side, or waits', asy
   watch.calm();
 });
 
-test('boil here: this kitchen’s points with the network cut, and how to tell the set', async ({ page, context }) => {
-  await page.goto(`${server.address}/bench`);
-  await expect(page.getByRole('link', { name: /^Boil here: 205.7 F/ })).toBeVisible();
-  await appIsKept(page);
-  await context.setOffline(true);
-  await page.getByRole('link', { name: /^Boil here/ }).click();
-  await expect(answer(page)).toContainText('205.7 F');
-  await expect(answer(page)).toContainText('213.7 F');
-  await expect(page.getByText(/Push it with a finger/)).toBeVisible();
-  await context.setOffline(false);
-});
+withKeptApp(
+  'boil here: this kitchen’s points with the network cut, and how to tell the set',
+  async ({ page, context }) => {
+    await page.goto(`${server.address}/bench`);
+    await expect(page.getByRole('link', { name: /^Boil here: 205.7 F/ })).toBeVisible();
+    await appIsKept(page);
+    await context.setOffline(true);
+    await page.getByRole('link', { name: /^Boil here/ }).click();
+    await expect(answer(page)).toContainText('205.7 F');
+    await expect(answer(page)).toContainText('213.7 F');
+    await expect(page.getByText(/Push it with a finger/)).toBeVisible();
+    await context.setOffline(false);
+  },
+);
 
 test('ready times: back from a chosen time, or forwards from now, every step with its time', async ({ page }) => {
   const watch = watchPage(page);

@@ -3,6 +3,8 @@ import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
 
+test.use({ serviceWorkers: 'allow' });
+
 let server: RealServer;
 test.beforeEach(async () => {
   server = await RealServer.start();
@@ -190,9 +192,10 @@ test('told as it stands on the counter, seven quarts take what they took, and th
   await page.getByRole('textbox', { name: 'Jars to fill' }).fill('7');
   await hands.press('Plan 7 quarts');
   await expect(page.getByRole('heading', { name: 'Loads', exact: true })).toBeVisible();
-  const { batches } = (await server.call('GET', '/state')).body as {
-    batches: { id: string; uses: { massKg: number }[] }[];
-  };
+  const planned = async () =>
+    ((await server.call('GET', '/state')).body as { batches: { id: string; uses: { massKg: number }[] }[] }).batches;
+  await expect.poll(planned).toHaveLength(1);
+  const batches = await planned();
   const setApartLb = (batches[0]?.uses[0]?.massKg ?? NaN) / 0.45359237;
 
   // Asked with the middle of the plan: less than was set apart to be sure.

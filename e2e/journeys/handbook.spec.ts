@@ -3,6 +3,7 @@ import { appIsKept } from '../appIsKept';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
+import { withKeptApp } from '../keptApp';
 
 let server: RealServer;
 test.beforeEach(async () => {
@@ -187,7 +188,7 @@ test('a page of the household’s own: refused until it is a tested one, then it
   watch.calm();
 });
 
-test('with no signal the handbook still answers, and a mark waits to be sent', async ({ page, context }) => {
+withKeptApp('with no signal the handbook still answers, and a mark waits to be sent', async ({ page, context }) => {
   const hands = kitchenHands(page, server.address);
   await setAltitude(page, '3420');
   await hands.press('Save');

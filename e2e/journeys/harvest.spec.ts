@@ -3,6 +3,7 @@ import { giveDemoClock } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
+import { withKeptApp } from '../keptApp';
 
 let server: RealServer;
 test.beforeEach(async () => {
@@ -224,7 +225,7 @@ test('lots of several crops together: what each product takes, misses and leaves
   watch.calm();
 });
 
-test('a lot ended and a bed set up without signal are sent by themselves, each once', async ({ page }) => {
+withKeptApp('a lot ended and a bed set up without signal are sent by themselves, each once', async ({ page }) => {
   const hands = kitchenHands(page, server.address);
   await hands.pick('Damson plums', '19');
   await expect.poll(async () => (await kept()).picks.length).toBe(1);

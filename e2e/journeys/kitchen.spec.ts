@@ -8,6 +8,8 @@ import { RealServer } from '../realServer';
 import { throughSteps } from '../throughSteps';
 import { watchPage } from '../watchPage';
 
+test.use({ serviceWorkers: 'allow' });
+
 const MIN = 60_000;
 const HOUR = 60 * MIN;
 

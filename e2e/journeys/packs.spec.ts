@@ -30,8 +30,8 @@ test('peaches go raw into their jars for raw peaches’ own minutes; side by sid
   await watch.fits();
   await hands.press(/^Plan \d+ quarts/);
   await expect(finish(page)).toBeVisible({ timeout: 60_000 });
-  const { batches } = (await server.call('GET', '/state')).body as State;
-  expect(batches).toMatchObject([{ pack: 'raw', processMinutes: 40 }]);
+  const planned = async () => ((await server.call('GET', '/state')).body as State).batches;
+  await expect.poll(planned).toMatchObject([{ pack: 'raw', processMinutes: 40 }]);
   await expect(page.getByRole('link', { name: /40 min boil/ }).first()).toBeVisible();
 
   await hands.goto('/plan/steps');

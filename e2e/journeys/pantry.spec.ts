@@ -4,6 +4,8 @@ import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
 
+test.use({ serviceWorkers: 'allow' });
+
 interface Told {
   lots: { id: string; product: string; jar: string; place: string; seal: string; jarsBefore: number }[];
   movements: { id: string; lotId: string; intoLotId?: string; kind: string; jars: number; undoes?: string }[];

@@ -3,6 +3,8 @@ import { connect, createServer } from 'node:net';
 import { expect, test } from '@playwright/test';
 import { newFile, RealServer, startAndFail } from '../realServer';
 
+test.use({ serviceWorkers: 'allow' });
+
 const ONE_LINE = /^[^\n]+\n$/;
 
 test('a file that is not SQLite: one clear line, exit 1, the file untouched', async () => {

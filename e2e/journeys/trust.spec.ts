@@ -8,6 +8,8 @@ import { kitchenHands } from '../kitchenHands';
 import { newFile, RealServer, runCommand, startAndFail } from '../realServer';
 import { watchPage } from '../watchPage';
 
+test.use({ serviceWorkers: 'allow' });
+
 const PASSPHRASE = 'three damsons in a blue bowl';
 
 /** What a hostile page tries, as a browser runs it; `at` is the household's server. Each answers what it could read of it. */

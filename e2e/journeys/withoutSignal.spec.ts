@@ -11,6 +11,8 @@ import { kitchenHands } from '../kitchenHands';
 import { Phone } from '../phone';
 import { RealServer } from '../realServer';
 
+test.use({ serviceWorkers: 'allow' });
+
 interface State {
   readonly events: { id: string; type: string }[];
   readonly movements: { id: string; kind: string; jars: number; undoes?: string }[];

@@ -91,9 +91,14 @@ test('pictures of the main views', async ({ page }) => {
     .first()
     .waitFor();
   await shoot(page, 'shelf');
-  await hands.goto('/shelf/board?product=tomatoes-crushed&jar=quart');
-  await page.getByText(/^8 in 10/).waitFor();
-  await shoot(page, 'board');
+  await hands.goto('/shelf/labels');
+  await page.getByRole('radio', { name: /^Round for lids, 2 in/ }).click();
+  await page
+    .getByRole('img', { name: /^Label: / })
+    .first()
+    .waitFor();
+  await page.getByText('As large as on paper').evaluate((heading) => heading.scrollIntoView());
+  await shoot(page, 'labels');
   await hands.goto('/bench');
   await shoot(page, 'bench');
   await hands.goto('/bench/recipes/new');

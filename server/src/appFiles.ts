@@ -10,7 +10,7 @@ const HASHED = /-[0-9a-f]{16,}\.\w+$|\.[0-9a-f]{16,}(@\dx)?\.\w+$/;
 const FOR_EVER = 'public, max-age=31536000, immutable';
 
 /** Folders of files: an address in them that is not there is an error, never a page. */
-const FILES = /^\/(_expo|assets|fonts|icons)\/|^\/[\w-]+\.(js|json|webmanifest|png|ico|map)$/;
+const FILES = /^\/(_expo|assets|fonts|icons|scan)\/|^\/[\w-]+\.(js|json|webmanifest|png|ico|map)$/;
 
 /** The exported app: its files, compressed when it was built, and its one page at every other address. */
 export function appFiles(folder: string): express.Router {
@@ -27,6 +27,10 @@ export function appFiles(folder: string): express.Router {
         },
       },
     }),
+  );
+  // As some cameras and hands write what stands on a label in capitals.
+  router.get('/j/:code', (req, res, next) =>
+    req.path.startsWith('/J/') ? next() : res.redirect(`/J/${encodeURIComponent(req.params.code)}`),
   );
   router.get('/{*path}', (req, res) => {
     if (FILES.test(req.path))

@@ -7,3 +7,8 @@ const REDACTED = ['req.headers.cookie', 'req.headers.authorization', 'res.header
 export function createLog(level: string, to: DestinationStream = pino.destination(2)): Logger {
   return pino({ level, redact: { paths: REDACTED, censor: 'not told' } }, to);
 }
+
+/** A request as it is logged: an open address is its own key, which is never written down. */
+export function withoutKey<Told extends { url?: string }>(req: Told): Told {
+  return { ...req, ...(req.url !== undefined && { url: req.url.replace(/^(\/open\/)[^/?#.]+/i, '$1not-told') }) };
+}

@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { inUrl, isLoopbackHost, ownHosts, reachableAt } from './access/hosts';
 import { NO_LIMITS } from './access/limits';
+import { OpenAddresses } from './access/openAddresses';
 import { Pairing } from './access/pairing';
 import { nightlyBackups } from './backup/nightly';
 import { Changes } from './changes';
@@ -13,6 +14,7 @@ import { backupsOf, openDatabase } from './db/openDatabase';
 import { createLog } from './log';
 import { createServer } from './server';
 import { localCertificate, type Served } from './tls/authority';
+import { dayPlanPool } from './workers/dayPlanPool';
 import { schedulePool } from './workers/schedulePool';
 import { seasonPool } from './workers/seasonPool';
 
@@ -85,6 +87,7 @@ async function certificate(told: string | undefined): Promise<Partial<Served>> {
 }
 
 const searches = schedulePool(resolve(import.meta.dirname, 'scheduleAnswer.js'));
+const dayPlans = dayPlanPool(resolve(import.meta.dirname, 'dayPlanAnswer.js'));
 const seasons = seasonPool(resolve(import.meta.dirname, 'seasonAnswer.js'));
 const changes = new Changes((tell) => db.state.listen(tell));
 const backups = nightlyBackups(db, backupFolder, log);
@@ -100,6 +103,8 @@ const app = createServer({
   addresses: () => reachableAt(host).map((address) => `${scheme}://${inUrl(address)}:${boundPort}`),
   schedule: searches.schedule,
   planSeasons: seasons.plan,
+  planDay: dayPlans.planDay,
+  open: await OpenAddresses.of(db),
 });
 
 const newServer = (): Server =>
@@ -147,7 +152,7 @@ async function stop(): Promise<void> {
   for (const each of servers) each.closeIdleConnections();
   setTimeout(() => servers.forEach((each) => each.closeAllConnections()), GRACE_MS).unref();
   await Promise.all(servers.map((each) => new Promise((closed) => each.close(closed))));
-  await Promise.all([searches.close(), seasons.close()]);
+  await Promise.all([searches.close(), seasons.close(), dayPlans.close()]);
   await db.close();
   process.exit(0);
 }

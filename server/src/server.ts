@@ -19,8 +19,16 @@ import { holdIds, holdPath } from './holdPath';
 import { notPlain } from './plainJson';
 import { Problem } from './problem';
 import { requestContext } from './requestContext';
+import { withoutKey } from './log';
 import { appFiles } from './appFiles';
 import { accessRoute, whoOf } from './routes/access';
+import { type OpenAddresses } from './access/openAddresses';
+import { type CalendarOf, householdCalendar } from './calendar/householdCalendar';
+import { type PlanDay } from './calendar/plannedDays';
+import { calendarRoute } from './routes/calendar';
+import { openAddressesRoute } from './routes/openAddresses';
+import { openedRoute } from './routes/opened';
+import { papersRoute } from './routes/papers';
 import { backupRoute } from './routes/backup';
 import { batchesRoute } from './routes/batches';
 import { batchRecordsRoute } from './routes/batchRecords';
@@ -28,6 +36,7 @@ import { checkedRowsRoute } from './routes/checkedRows';
 import { convertRoute } from './routes/convert';
 import { dayEventsRoute } from './routes/dayEvents';
 import { estimateRoute } from './routes/estimate';
+import { everythingRoute } from './routes/everything';
 import { exportsRoute } from './routes/exports';
 import { fitRoute } from './routes/fit';
 import { gardenRoute } from './routes/garden';
@@ -37,6 +46,7 @@ import { healthRoute } from './routes/health';
 import { householdRoute } from './routes/household';
 import { jarsInRoute } from './routes/jarsIn';
 import { kitchenEventsRoute } from './routes/kitchenEvents';
+import { labelsRoute } from './routes/labels';
 import { lotChangesRoute } from './routes/lotChanges';
 import { movementsRoute } from './routes/movements';
 import { openApiRoute } from './routes/openApi';
@@ -47,6 +57,7 @@ import { processRoute } from './routes/process';
 import { productsRoute } from './routes/products';
 import { recallsRoute } from './routes/recalls';
 import { recipesRoute } from './routes/recipes';
+import { rowsInRoute } from './routes/rowsIn';
 import { scheduleRoute } from './routes/schedule';
 import { seasonRoute } from './routes/season';
 import { seasonPlansRoute } from './routes/seasonPlans';
@@ -62,9 +73,12 @@ export interface ServerParts {
   readonly log: Logger;
   readonly schedule: Schedule;
   readonly planSeasons: PlanSeasons;
+  readonly planDay: PlanDay;
   readonly changes: Changes;
   readonly backups: Backups;
   readonly pairing: Pairing;
+  /** Addresses that are open without a device's key. */
+  readonly open: OpenAddresses;
   /** Folder of the exported app; the API works without it. */
   readonly appFolder: string;
   /** Names it is asked by now; see `ownHosts`. */
@@ -84,7 +98,9 @@ export function createServer(parts: ServerParts): Express {
   const server = express();
   server.disable('x-powered-by');
   server.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
-  server.use(pinoHttp({ logger: log, useLevel: 'debug', genReqId: () => randomUUID() }));
+  server.use(
+    pinoHttp({ logger: log, useLevel: 'debug', genReqId: () => randomUUID(), serializers: { req: withoutKey } }),
+  );
   server.use((req, res, next) => {
     const screen = req
       .get('x-screen')
@@ -96,12 +112,15 @@ export function createServer(parts: ServerParts): Express {
   server.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY }, strictTransportSecurity: false }));
   server.use(holdHost(hosts));
   server.use('/api', holdPage(parts.db.state), holdOrigin, ...limitRates(limits), holdRole(pairing));
+  server.use('/open', ...limitRates(limits));
   server.use(holdPath);
   server.use(compression({ filter: (req, res) => req.path !== '/api/changes' && compression.filter(req, res) }));
   server.use('/api/schedule', json('8mb'));
-  server.use('/api/jars-in', json('4mb'));
+  server.use(['/api/jars-in', '/api/rows-in', '/api/papers', '/api/open-addresses', '/api/labels'], json('4mb'));
   server.use('/api/client-errors', json('32kb'));
-  server.use('/api', jsonButForBackups, holdPlain, api(parts));
+  const calendarOf = householdCalendar(parts.db, parts.planDay);
+  server.use('/api', jsonButForBackups, holdPlain, api(parts, calendarOf));
+  server.use(openedRoute(parts.open, calendarOf));
   server.use(trustRoute(authority));
   server.use(door(pairing), appFiles(appFolder));
   server.use(errorHandler(log));
@@ -126,13 +145,15 @@ const holdPlain: express.RequestHandler = (req, _res, next) => {
 /** Nothing comes from anywhere but this server; styles are put in by the app itself, and plain http stays plain. */
 const CONTENT_POLICY = {
   defaultSrc: ["'self'"],
+  // The reader of codes is compiled code that ships with the app.
+  scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
   styleSrc: ["'self'", "'unsafe-inline'"],
   imgSrc: ["'self'", 'data:'],
   upgradeInsecureRequests: null,
 };
 
-function api(parts: ServerParts): express.Router {
-  const { db, clock, schedule, planSeasons, changes, backups, pairing, addresses, authority, log } = parts;
+function api(parts: ServerParts, calendarOf: CalendarOf): express.Router {
+  const { db, clock, schedule, planSeasons, changes, backups, pairing, open, addresses, authority, log } = parts;
   const router = express.Router();
   router.get('/changes', (req, res) => changes.listen(res, req.ip ?? '', whoOf(res).device?.id));
   router.use((_req, _res, next) => {
@@ -158,9 +179,10 @@ function api(parts: ServerParts): express.Router {
     dayEventsRoute(db, clock),
     movementsRoute(db),
   );
-  router.use(jarsInRoute(db), goalsRoute(db), hardwareMovesRoute(db), recallsRoute(db));
+  router.use(jarsInRoute(db), rowsInRoute(db), goalsRoute(db), hardwareMovesRoute(db), recallsRoute(db));
   router.use(seasonRoute(db), seasonPlansRoute(db, planSeasons, log));
-  router.use(exportsRoute(db), backupRoute(db, clock, backups));
+  router.use(exportsRoute(db), everythingRoute(db), labelsRoute(), papersRoute(), calendarRoute(calendarOf));
+  router.use(openAddressesRoute(open, addresses), backupRoute(db, clock, backups));
   router.use(() => {
     throw new Problem(404, 'not-found', 'There is nothing at this address.');
   });

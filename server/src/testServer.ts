@@ -11,6 +11,7 @@ import { Changes } from './changes';
 import { type Clock } from './clock';
 import { ownHosts } from './access/hosts';
 import { NO_LIMITS } from './access/limits';
+import { OpenAddresses } from './access/openAddresses';
 import { Pairing } from './access/pairing';
 import { nightlyBackups } from './backup/nightly';
 import { backupsOf, openDatabase } from './db/openDatabase';
@@ -18,6 +19,8 @@ import { readBatchesNow, readDayEvents, readEvents, readSettings } from './db/re
 import { holdAgainstDocument } from './openApiChecker';
 import { createServer, type ServerParts } from './server';
 import { planHousehold } from './season/planHousehold';
+import { dayPlanAnswer } from './workers/dayPlanAnswer';
+import { eachOnce } from './workers/dayPlanPool';
 import { scheduleAnswer } from './workers/scheduleAnswer';
 import { type PlanSeasons } from './workers/seasonPool';
 
@@ -47,8 +50,22 @@ export async function startServer(
   const changes = new Changes((tell) => db.state.listen(tell));
   const backups = nightlyBackups(db, backupsOf(file), log, () => clock.now(null));
   const pairing = await Pairing.of(db);
+  const open = await OpenAddresses.of(db);
+  const planDay = eachOnce((work) => Promise.resolve(dayPlanAnswer(work)));
   const parts: ServerParts = {
-    ...{ db, clock, log, schedule, planSeasons, changes, backups, pairing, appFolder: join(tmpdir(), 'no-app-here') },
+    ...{
+      db,
+      clock,
+      log,
+      schedule,
+      planSeasons,
+      planDay,
+      open,
+      changes,
+      backups,
+      pairing,
+      appFolder: join(tmpdir(), 'no-app-here'),
+    },
     ...{ hosts: () => ownHosts('127.0.0.1'), addresses: () => [], limits: NO_LIMITS, ...more },
   };
   const express = createServer(parts);

@@ -139,6 +139,16 @@ export async function askTo(method: WriteRequest['method'], path: string, body?:
 /** What came of a request that is not kept for later. */
 export type Answer = { kind: 'done'; body: unknown } | Refused | { kind: 'noSignal'; message: string };
 
+/** Asks for a file that is made of what is sent with it; the file, or why there is none. */
+export async function askForFile(
+  path: string,
+  body: object,
+): Promise<{ kind: 'file'; file: Blob } | Refused | { kind: 'noSignal'; message: string }> {
+  const reply = await call({ method: 'POST', path, body }, undefined, FILE_PATIENCE_MS);
+  if (reply.kind === 'done') return { kind: 'file', file: await reply.response.blob() };
+  return reply.kind === 'refused' ? reply : { kind: 'noSignal', message: failureWords(reply) };
+}
+
 async function answerOf(reply: Reply): Promise<Answer> {
   if (reply.kind === 'done') return { kind: 'done', body: await reply.response.json().catch(() => undefined) };
   return reply.kind === 'refused' ? reply : { kind: 'noSignal', message: failureWords(reply) };

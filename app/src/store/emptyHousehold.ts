@@ -37,6 +37,7 @@ export const EMPTY_HOUSEHOLD: HouseholdState = {
     ownJars: [],
     places: [...USUAL_PLACES] as HouseholdState['household']['places'],
     bestMonths: 12,
+    dateOrder: null,
   },
   picks: [],
   lotChanges: [],

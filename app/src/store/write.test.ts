@@ -136,6 +136,7 @@ const PATH: readonly Write[] = [
       ownJars: [],
       places: EMPTY_HOUSEHOLD.household.places,
       bestMonths: 12,
+      dateOrder: null,
     },
   },
   {

@@ -32,7 +32,7 @@ export function Key({ words, onPress, look = 'solid', tall, disabled, label, chi
       aria-disabled={disabled}
       disabled={disabled}
       onPress={tap}
-      className={`${tall ? 'min-h-[66px]' : 'min-h-[52px]'} flex-row items-center justify-center gap-2 rounded-key border-2 px-4 ${disabled ? 'border-edge bg-transparent' : box} ${className}`}
+      className={`${tall ? 'min-h-[66px]' : 'min-h-[52px]'} no-print flex-row items-center justify-center gap-2 rounded-key border-2 px-4 ${disabled ? 'border-edge bg-transparent' : box} ${className}`}
     >
       {children}
       <View className="shrink">

@@ -47,8 +47,10 @@ export function Screen({
     <View className={`flex-1 bg-ground ${wide ? 'flex-row' : ''}`}>
       {wide && <StationBar at={station} />}
       <View className="flex-1" role="main">
-        <DemoClock />
-        <SignalLine />
+        <View className="no-print">
+          <DemoClock />
+          <SignalLine />
+        </View>
         <View
           className={`flex-row items-center gap-1 pb-2 pt-3 ${wide ? 'pr-8' : 'pr-4'} ${backTo ? (wide ? 'pl-4' : 'pl-1') : wide ? 'pl-8' : 'pl-4'}`}
         >
@@ -76,7 +78,7 @@ export function Screen({
         )}
         {foot && (
           <View
-            className={`bg-plate pb-4 pt-3 ${wide ? 'px-8' : 'px-4'}`}
+            className={`no-print bg-plate pb-4 pt-3 ${wide ? 'px-8' : 'px-4'}`}
             style={{ boxShadow: 'inset 0 2px 0 #1D3F8F', borderTopLeftRadius: 14, borderTopRightRadius: 14 }}
           >
             <View className={wide ? 'w-full max-w-[560px]' : ''}>{foot}</View>
@@ -95,7 +97,7 @@ function BackKey({ to }: { to: string }) {
       role="button"
       aria-label="Back"
       onPress={() => router.navigate(to as '/')}
-      className="h-[48px] w-[48px] items-center justify-center"
+      className="no-print h-[48px] w-[48px] items-center justify-center"
     >
       <ChevronLeft size={32} strokeWidth={2.6} color={COLOURS.cobalt} />
     </Pressable>

@@ -8,7 +8,7 @@ export function SmallKey({ words, label, onPress }: { words: string; label?: str
       role="button"
       aria-label={label}
       onPress={onPress}
-      className="min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3"
+      className="no-print min-h-[48px] items-center justify-center rounded-key border-2 border-cobalt px-3"
     >
       <Words tone="cobalt" weight={700}>
         {words}

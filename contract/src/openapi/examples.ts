@@ -140,6 +140,7 @@ export const EXAMPLES = {
       { id: 'refrigerator', name: 'Refrigerator', kind: 'refrigerator' },
     ],
     bestMonths: 12,
+    dateOrder: null,
   },
   clock: { offsetMs: 3_600_000 },
   pick: {
@@ -291,4 +292,57 @@ export const EXAMPLES = {
     ...{ pairedAt: MORNING, seenAt: MORNING, revokedAt: null },
   },
   clientError: { message: 'Cannot read what is not there', where: '/shelf/board' },
+  labels: {
+    sheet: {
+      ...{ page: 'letter', shape: 'rect', widthMm: 66.675, heightMm: 25.4, columns: 3, rows: 10 },
+      ...{ leftMm: 4.7625, topMm: 12.7, gapXMm: 3.175, gapYMm: 0 },
+    },
+    startAt: 1,
+    labels: [
+      {
+        label: {
+          name: 'Crushed tomatoes',
+          lines: ['Made Aug 29, 2026', 'Best by Aug 2027', 'Boiling water, 50 min'],
+          code: '7K3PM',
+          small: [],
+          address: 'HTTP://192.168.1.20:4860/J/7K3PM',
+        },
+        count: 7,
+      },
+    ],
+  },
+  paper: {
+    paper: {
+      ...{ title: 'What is on the shelf', note: '21 jars, Aug 29, 2026' },
+      parts: [
+        { kind: 'heading', words: 'Cellar, 21 jars' },
+        {
+          kind: 'table',
+          columns: [
+            { words: 'What', share: 70 },
+            { words: 'Jars', share: 30 },
+          ],
+          rows: [[{ words: 'Crushed tomatoes' }, { words: '21 quarts' }]],
+        },
+      ],
+    },
+    page: 'letter',
+  },
+  openAddress: {
+    ...{ id: ids.source, name: 'Calendar on the phone', kind: 'calendar', madeAt: MORNING },
+    ...{ until: null, revokedAt: null, askedAt: null },
+  },
+  openAddressRequest: {
+    ...{
+      id: ids.source,
+      name: 'Calendar on the phone',
+      key: 'q83vASNFZ4mrze8BI0VniavN7wEjRWeJq83vASNFZ4k',
+      until: null,
+    },
+    content: { kind: 'calendar', parts: ['days', 'jars'] },
+  },
+  rowsIn: {
+    table: 'supplies',
+    rows: [{ id: ids.source, kind: 'jar', size: 'quart', mouth: 'regular', way: 'found', count: 60, at: MORNING }],
+  },
 } as const;

@@ -38,6 +38,7 @@ import { ScheduleReply, ScheduleRequest } from '../schedule';
 import { DaysGivenSchema, KeptPlanSchema, SeasonPlanReply, SeasonPlanRequest, ShoppingTickSchema } from '../season';
 import { EXAMPLES } from './examples';
 import { kept, keptOnce, type Operation, struckOut } from './operation';
+import { PAPER_OPERATIONS } from './paperOperations';
 import { TRUST_OPERATIONS } from './trustOperations';
 
 /** Every address of the API. */
@@ -367,11 +368,12 @@ export const OPERATIONS: readonly Operation[] = [
   {
     method: 'get',
     path: '/export',
-    summary: 'One table as CSV (text/csv).',
+    summary: 'One table as CSV (text/csv) or XLSX; as XLSX also all of them, a sheet each.',
     query: ExportQuery,
     queryExample: { table: 'jars' },
     replies: { 200: null },
     errors: [400],
   },
+  ...PAPER_OPERATIONS,
   ...TRUST_OPERATIONS,
 ];

@@ -67,6 +67,16 @@ interface Hours {
 
 type When = (minute: number) => boolean;
 
+/** When each cook's hands are there on all days of the plan, by name: their hours less what stands at its time. */
+export function handsThere(life: KitchenLife): ReadonlyMap<string, (fromMin: number, toMin: number) => boolean> {
+  return new Map(
+    life.setup.cooks.map((cook) => {
+      const { work } = hoursOf(cook, life);
+      return [cook.name, (fromMin, toMin) => work.some(([from, to]) => from <= fromMin && toMin <= to)] as const;
+    }),
+  );
+}
+
 /** The hours of a cook on all days of the plan, less what stands at its time. */
 function hoursOf(cook: Cook, life: KitchenLife): Hours {
   const days = Array.from({ length: DAYS + 1 }, (_, day) => {

@@ -2,15 +2,8 @@ import fc from 'fast-check';
 import jsonld from 'jsonld';
 import { CARDS } from '../handbook/cards';
 import { anyOwnRecipe } from '../process/anyOwnRecipe';
-import {
-  cardFromJsonLd,
-  cardToJsonLd,
-  draftFromJsonLd,
-  jsonLdIn,
-  pageFromJsonLd,
-  pageToJsonLd,
-  recipeIn,
-} from './recipeJsonLd';
+import { cardFromJsonLd, draftFromJsonLd, jsonLdIn, pageFromJsonLd, recipeIn } from './recipeJsonLd';
+import { cardToJsonLd, pageToJsonLd } from './recipeToJsonLd';
 import context from './testdata/schemaOrgContext.json';
 
 /** Over the wire and back: what is not plain JSON is gone. */

@@ -24,6 +24,9 @@ const HEAVY = [
   '/backups',
   '/backup',
   '/jars-in',
+  '/rows-in',
+  '/labels',
+  '/papers',
   '/recipes/read',
   '/client-errors',
 ];

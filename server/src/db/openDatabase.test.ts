@@ -45,7 +45,7 @@ test('opening again runs no migration twice and keeps what was written', async (
   await second.close();
 });
 
-test.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])(
+test.each(MIGRATIONS.slice(0, -1).map((_, i) => i + 1))(
   'a file of version %d is brought to the newest, and everything in it is kept',
   async (version) => {
     const db = await openDatabase(await fileOfVersion(version, newFile()), { clock: { now: () => MADE_AT + 5 } });
@@ -71,6 +71,7 @@ test.each([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])(
         ownJars: [],
         places: [{ id: 'shelf' }, { id: 'refrigerator' }, { id: 'freezer' }],
         bestMonths: 12,
+        dateOrder: null,
       },
       lots: [
         { id: ID.s, seal: 'sealed', place: 'shelf', crop: 'damson' },

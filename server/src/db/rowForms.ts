@@ -95,9 +95,10 @@ export function unreadable<Name extends keyof Tables>(table: Name, row: RowOf<Na
 }
 
 /** The household's settings without its canners, as `PUT /api/household` takes them. */
-export function settingsOf({ name, altitudeFt, burners, units, kitchen, ownJars, places, bestMonths }: HouseholdRow) {
+export function settingsOf(row: HouseholdRow) {
+  const { name, altitudeFt, burners, units, kitchen, ownJars, places, bestMonths, dateOrder } = row;
   return {
-    ...{ name, altitudeFt, burners, units, bestMonths },
+    ...{ name, altitudeFt, burners, units, bestMonths, dateOrder },
     kitchen: kitchen ?? v.parse(KitchenSchema, USUAL_KITCHEN),
     ownJars,
     places: places ?? [...USUAL_PLACES],

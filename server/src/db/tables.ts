@@ -6,6 +6,7 @@ import { type Canner, type OwnJar } from '@hoddle/core/canner/canner';
 import { type Season } from '@hoddle/contract/season';
 import { type Kitchen } from '@hoddle/contract/household';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
+import { type DateOrder } from '@hoddle/core/measure/dateWords';
 import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
@@ -36,6 +37,7 @@ export interface HouseholdRow {
   ownJars: readonly OwnJar[];
   places: readonly PantryPlace[] | null;
   bestMonths: BestMonths;
+  dateOrder: DateOrder | null;
   mark: number;
   seasonDays: Season['days'] | null;
   seasonPlan: Season['plan'];
@@ -160,8 +162,33 @@ export interface Tables {
   ownRecipes: Table<OwnRecipeRow>;
 }
 
+/** An address that is known to whoever was given it, and shown without a key of a device. */
+export interface SecretAddressRow {
+  id: string;
+  kind: 'page' | 'calendar';
+  name: string;
+  keyHash: string;
+  madeAt: number;
+  /** Good until then; null for as long as nobody takes it back. */
+  until: number | null;
+  revokedAt: number | null;
+  askedAt: number | null;
+  /** Of a page all of it, of a calendar what is in it. */
+  content: object;
+}
+/** An entry of the household's calendar as it was told last: what changes in it is told as a change of this one. */
+export interface ToldEntryRow {
+  uid: string;
+  content: object;
+  sequence: number;
+  toldAt: number;
+  cancelledAt: number | null;
+}
+
 /** What is kept beside the household and is no part of it: a backup does not carry it. */
 export interface OwnTables {
+  secretAddresses: Table<SecretAddressRow>;
+  toldEntries: Table<ToldEntryRow>;
   writes: Table<WritesRow>;
   devices: Table<DeviceRow>;
   passphrases: Table<PassphraseRow>;
@@ -192,6 +219,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       ownJars: JSON,
       places: JSON,
       bestMonths: INTEGER,
+      dateOrder: STRING,
       mark: INTEGER,
       seasonDays: JSON,
       seasonPlan: JSON,
@@ -396,6 +424,24 @@ export function defineOwnTables(sequelize: Sequelize): OwnTables {
       pairedAt: BIGINT,
       seenAt: BIGINT,
       revokedAt: BIGINT,
+    }),
+    secretAddresses: table('secret_addresses', {
+      id,
+      kind: STRING,
+      name: STRING,
+      keyHash: STRING,
+      madeAt: BIGINT,
+      until: BIGINT,
+      revokedAt: BIGINT,
+      askedAt: BIGINT,
+      content: JSON,
+    }),
+    toldEntries: table('told_entries', {
+      uid: { type: STRING, primaryKey: true },
+      content: JSON,
+      sequence: INTEGER,
+      toldAt: BIGINT,
+      cancelledAt: BIGINT,
     }),
     passphrases: table('passphrases', { id: { type: INTEGER, primaryKey: true }, hash: STRING, setAt: BIGINT }),
   };

@@ -51,6 +51,7 @@ export function fennickHollow(now: Date): DemoHousehold {
       ownJars: [],
       places: demoPlaces(demoNow),
       bestMonths: 12,
+      dateOrder: null,
     },
     picks: [
       ...seasons.picks,

@@ -2,7 +2,6 @@ import { X509Certificate } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { join } from 'node:path';
-import { generate } from 'selfsigned';
 
 const DAY_MS = 24 * 60 * 60_000;
 const AUTHORITY_YEARS = 10;
@@ -55,7 +54,9 @@ export async function localCertificate(folder: string, hosts: readonly string[],
   };
 }
 
-function newAuthority(now: number) {
+// Certificates are made about once a year: what makes them is not loaded with every start.
+async function newAuthority(now: number) {
+  const { generate } = await import('selfsigned');
   return generate([{ name: 'commonName', value: 'Hoddle at home' }], {
     ...{ keyType: 'ec', curve: 'P-256', algorithm: 'sha256' },
     notBeforeDate: new Date(now - DAY_MS),
@@ -67,7 +68,8 @@ function newAuthority(now: number) {
   });
 }
 
-function newServer(ca: { key: string; cert: string }, hosts: readonly string[], now: number) {
+async function newServer(ca: { key: string; cert: string }, hosts: readonly string[], now: number) {
+  const { generate } = await import('selfsigned');
   return generate([{ name: 'commonName', value: 'Hoddle' }], {
     ...{ keyType: 'ec', curve: 'P-256', algorithm: 'sha256', ca },
     notBeforeDate: new Date(now - DAY_MS),

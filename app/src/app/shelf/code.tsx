@@ -1,3 +1,5 @@
 import { CodeScreen } from '@/features/pantry/CodeScreen';
 
-export default CodeScreen;
+export default function CodeRoute() {
+  return <CodeScreen />;
+}

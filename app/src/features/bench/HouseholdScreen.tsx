@@ -1,3 +1,4 @@
+import { DATE_ORDERS, dateWords, usualOrder } from '@hoddle/core/measure/dateWords';
 import { altitudeBand } from '@hoddle/core/process/altitudeBand';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
@@ -17,6 +18,9 @@ import { Heading, Words } from '@/ui/Words';
 import { BARE_CELLS } from '@/features/process/bandCells';
 import { FindAltitude } from './FindAltitude';
 import { BOILING_CANNERS, householdFrom, useHouseholdDraft } from './useHouseholdDraft';
+
+/** 29 August 2026: a day that is not taken for a month. */
+const SHOWN_DAY = Date.UTC(2026, 7, 29, 12);
 
 /** Altitude and canner, set once; a change counts from the next batch on. */
 export function HouseholdScreen() {
@@ -93,6 +97,16 @@ export function HouseholdScreen() {
             ]}
           />
           <Words tone="ink-2">Spoons, cups and inches of headspace stay as the tables print them.</Words>
+          <Heading>Dates on labels, paper and files</Heading>
+          <Choice
+            label="How dates are written"
+            value={draft.dateOrder ?? usualOrder(draft.units)}
+            onChoose={(dateOrder) => change({ dateOrder })}
+            options={DATE_ORDERS.map((order) => ({
+              value: order,
+              words: dateWords(SHOWN_DAY, { order, timeZone: 'UTC' }),
+            }))}
+          />
         </View>
         <View className={`gap-3 ${wide ? 'flex-1' : ''}`}>
           <Heading>Canner</Heading>

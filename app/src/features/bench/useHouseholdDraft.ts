@@ -15,6 +15,8 @@ export interface HouseholdDraft {
   readonly altitude: string;
   readonly altitudeUnit: 'ft' | 'm';
   readonly units: Household['units'];
+  /** Null for the usual one of its units. */
+  readonly dateOrder: Household['dateOrder'];
   /** Where the kitchen is: this device's zone until another one is kept. */
   readonly timeZone: string;
   readonly cannerName: string;
@@ -52,6 +54,7 @@ export function useHouseholdDraft(household: Household) {
     altitude: household.altitudeFt === null ? '' : String(household.altitudeFt),
     altitudeUnit: 'ft',
     units: household.units,
+    dateOrder: household.dateOrder,
     timeZone: household.kitchen.timeZone ?? deviceZone(),
     cannerName: canner?.name ?? 'Big pot',
     cannerKind: canner ? 'own' : (BOILING_CANNERS[0]?.canner ?? ''),
@@ -92,6 +95,7 @@ export function householdFrom(draft: HouseholdDraft, altitudeFt: number | null, 
     name: draft.name.trim(),
     altitudeFt,
     units: draft.units,
+    dateOrder: draft.dateOrder,
     kitchen: { ...before.kitchen, timeZone: draft.timeZone },
     canners: [canner, ...before.canners.slice(1)],
   };

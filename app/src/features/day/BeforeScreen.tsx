@@ -8,6 +8,7 @@ import { beforeYouStart } from '@hoddle/core/day/beforeYouStart';
 import { madeBefore } from '@hoddle/core/day/daySequence';
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { DosePart } from '@/features/process/DosePart';
 import { usePages } from '@/features/process/usePages';
@@ -19,6 +20,7 @@ import { sheetOfBatch } from '@/features/recipe/sheetOf';
 import { useBatchAmounts, useMissingOf } from '@/features/recipe/useBatchAmounts';
 import { useHousehold } from '@/store/useHousehold';
 import { Screen } from '@/ui/Screen';
+import { SmallKey } from '@/ui/SmallKey';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { Line, Part } from './ReadyLists';
@@ -113,6 +115,7 @@ function DoseOf({ batch, jar, jars }: { batch: Batch; jar: JarSize; jars: number
 }
 
 function BatchDoses({ batch, dayId }: { batch: Batch; dayId: string }) {
+  const router = useRouter();
   const amounts = useBatchAmounts(batch);
   const missing = useMissingOf(batch);
   const name = nameOf(batch);
@@ -135,6 +138,11 @@ function BatchDoses({ batch, dayId }: { batch: Batch; dayId: string }) {
           <RecipeSheet content={sheetOfBatch(amounts)} jar={batch.jar} missing={missing} />
           <MissingLines missing={missing} />
           <TakeLater batch={batch} dayId={dayId} />
+          <SmallKey
+            words="As a recipe card"
+            label={`${name} as a recipe card`}
+            onPress={() => router.navigate({ pathname: '/paper/[what]', params: { what: 'recipe', batch: batch.id } })}
+          />
         </>
       )}
     </View>

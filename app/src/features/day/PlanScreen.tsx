@@ -84,6 +84,14 @@ const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {
             {planned && (
               <Key look="outline" words="Why then? Every step" onPress={() => router.navigate('/plan/steps')} />
             )}
+            {planned && (
+              <Key
+                look="outline"
+                words="On one sheet, for the wall"
+                onPress={() => router.navigate({ pathname: '/paper/[what]', params: { what: 'run-sheet' } })}
+              />
+            )}
+            <Key look="outline" words="In your calendar" onPress={() => router.navigate('/plan/calendar')} />
           </View>
           <GiveUp day={day} />
           <AlsoPlanned day={day} />

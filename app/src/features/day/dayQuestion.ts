@@ -1,19 +1,17 @@
-import { inZone } from '@/store/householdZone';
 import { type Batch } from '@hoddle/core/day/batch';
-import { batchesTogether, laterOf } from '@hoddle/core/day/daysTogether';
-import { askedOf, beginOf } from '@hoddle/core/day/dayWish';
+import { batchesTogether } from '@hoddle/core/day/daysTogether';
 import { kitchenOf } from '@hoddle/core/day/kitchenOf';
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
-import { spoilsBy } from '@hoddle/core/day/spoilsBy';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
-import { type DayState, dayState } from '@hoddle/core/kitchen/dayState';
+import { type DayState } from '@hoddle/core/kitchen/dayState';
+import { questionOfDates, stateOfDates } from '@hoddle/core/kitchen/questionOfDates';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { type LoadOrder } from '@hoddle/core/kitchen/loadState';
 import memoizeOne from 'memoize-one';
 import { kitchenNow } from '@/store/kitchenNow';
 import { standingLoads } from '@/store/standingLoads';
 import { type useHousehold } from '@/store/useHousehold';
-import { isoDay, minuteOfDay } from '@/ui/clockWords';
+import { isoDay } from '@/ui/clockWords';
 
 type Known = Pick<
   ReturnType<typeof useHousehold>,
@@ -51,28 +49,12 @@ export function datesOf(own: readonly Batch[]): string[] {
 export function dayQuestion(
   own: readonly Batch[],
   known: Known,
-  { errands, wishes }: Pick<DayState, 'errands' | 'wishes'> = ofDay(own, known.dayEvents),
+  told: Pick<DayState, 'errands' | 'wishes'> = stateOfDates(own, known.dayEvents, known.household.kitchen.timeZone),
 ): DayQuestion {
-  const plannedAt = Math.min(...own.map(({ startAt }) => startAt));
-  const beginAt = beginOf(wishes, plannedAt);
-  const later = laterOf(own, beginAt, known.household.kitchen.timeZone);
-  return {
-    ...kitchenNow(known, datesOf(own)),
-    batches: own,
-    startMinute: minuteOfDay(beginAt),
-    weekday: inZone(beginAt).getDay(),
-    errands,
-    ...askedOf(wishes, beginAt),
-    ...(later.size > 0 && { later }),
-    useBy: spoilsBy(own, known.batches, known.picks, known.lotChanges, beginAt),
-    seed: 1,
-  };
-}
-
-/** What was told of the dates of these batches. */
-function ofDay(own: readonly Batch[], dayEvents: readonly DayEvent[]): DayState {
-  const dates = datesOf(own);
-  return dayState(dayEvents.filter(({ day }) => dates.includes(day)));
+  const { batches, picks, lotChanges, household } = known;
+  const { timeZone } = household.kitchen;
+  const kitchen = kitchenNow(known, datesOf(own));
+  return questionOfDates(own, { kitchen, batches, picks, lotChanges, timeZone }, told);
 }
 
 /**

@@ -1,5 +1,5 @@
 import { type AmountLine } from '@hoddle/core/recipe/recipeFor';
-import { amountWordsOf } from '@/features/recipe/amountLines';
+import { amountWordsOf } from '@hoddle/core/recipe/amountWords';
 import { useUnits } from '@/store/useUnits';
 import { Words } from '@/ui/Words';
 

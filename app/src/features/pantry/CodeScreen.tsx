@@ -1,28 +1,24 @@
 import { readCode } from '@hoddle/core/pantry/jarCode';
-import { placeOf } from '@hoddle/core/pantry/place';
 import { inTakingOrder, type StockedLot } from '@hoddle/core/pantry/shelf';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useHousehold, useNow } from '@/store/useHousehold';
+import { useHousehold } from '@/store/useHousehold';
 import { monthAndYear } from '@/ui/clockWords';
-import { hueOfProduct } from '@/ui/colours';
-import { JarDrawing } from '@/ui/JarDrawing';
 import { Key } from '@/ui/Key';
-import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
-import { AdviceLines } from './AdviceLines';
-import { countOf, keepsWords } from './pantryWords';
-import { useMoveJars } from './useMoveJars';
+import { FoundJar } from './FoundJar';
+import { countOf } from './pantryWords';
 import { usePantry } from './usePantry';
 
 /** A jar in the hand: its code says which it is, and whether another one should go first. */
-export function CodeScreen() {
+export function CodeScreen({ code }: { code?: string }) {
+  const router = useRouter();
   const { mark } = useHousehold();
   const { stocked, codeOf } = usePantry();
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped] = useState(code ?? '');
   const [done, setDone] = useState<string>();
   const read = readCode(typed, mark);
   const lots = read.kind === 'code' ? stocked.filter((lot) => codeOf(lot) === read.code).sort(inTakingOrder) : [];
@@ -55,8 +51,15 @@ export function CodeScreen() {
           )}
         </View>
         {lots.map((lot) => (
-          <Found key={lot.id} lot={lot} onTook={() => took(lot)} />
+          <FoundJar key={lot.id} lot={lot} onTook={() => took(lot)} />
         ))}
+        {typed === '' && (
+          <Key
+            look="outline"
+            words="Scan it with the camera"
+            onPress={() => router.navigate({ pathname: '/shelf/scan', params: { for: 'look' } })}
+          />
+        )}
         {typed === '' && (
           <Words tone="ink-2">
             Every load has a code; its jars’ page shows it, to be written on the lids. Large or small letters, O or 0:
@@ -65,45 +68,5 @@ export function CodeScreen() {
         )}
       </View>
     </Screen>
-  );
-}
-
-function Found({ lot, onTook }: { lot: StockedLot; onTook: () => void }) {
-  const router = useRouter();
-  const now = useNow(60_000);
-  const { household } = useHousehold();
-  const moves = useMoveJars();
-  return (
-    <Plate className="gap-3">
-      <View className="flex-row items-center gap-3">
-        <JarDrawing size={lot.jar} quartPx={72} look="here" {...hueOfProduct(lot.product)} />
-        <View className="flex-1">
-          <Words size="lead" weight={700}>
-            {countOf(lot.jars, lot)}
-          </Words>
-          <Words>
-            made {monthAndYear(lot.madeAt)}, {placeOf(household.places, lot.place).name}
-          </Words>
-          <Words tone="ink-2">{keepsWords(lot, now)}</Words>
-        </View>
-      </View>
-      <AdviceLines lot={lot} now={now} />
-      <View className="flex-row gap-3">
-        <Key
-          className="flex-1"
-          words="Take it"
-          onPress={() => {
-            moves.out(lot, 'taken');
-            onTook();
-          }}
-        />
-        <Key
-          className="flex-1"
-          look="outline"
-          words="Another way"
-          onPress={() => router.navigate({ pathname: '/shelf/lot/[lotId]', params: { lotId: lot.id } })}
-        />
-      </View>
-    </Plate>
   );
 }

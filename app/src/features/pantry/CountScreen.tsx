@@ -17,6 +17,7 @@ import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { CountStepper } from '@/ui/CountStepper';
 import { Words } from '@/ui/Words';
+import { useScanTally } from './scan/scanTally';
 import { usePantry } from './usePantry';
 
 const REASON_WORDS: Readonly<Record<FewerReason, string>> = {
@@ -33,12 +34,22 @@ export function CountScreen() {
   const { stocked } = usePantry();
   const enter = useHouseholdStore((store) => store.enter);
   const places = household.places.filter(({ id }) => stocked.some((lot) => lot.place === id));
+  const scannedPlace = useScanTally((store) => store.place);
   const [chosen, setChosen] = useState<string>();
-  const place = chosen ?? places[0]?.id;
-  const [counted, setCounted] = useState<Readonly<Record<string, number>>>({});
+  const place = chosen ?? scannedPlace ?? places[0]?.id;
+  const tally = useScanTally();
+  const [typed, setCounted] = useState<Readonly<Record<string, number>>>({});
   const [reason, setReason] = useState<FewerReason>('taken');
   const groups = shelfGroups(stocked.filter((lot) => lot.place === place)).sort((a, b) => a.name.localeCompare(b.name));
   const keyOf = ({ product, jar, name }: ShelfGroup) => `${place} ${product} ${jar} ${name}`;
+  // What was held to the camera counts until something else is typed; what was not is not nothing: nobody has looked yet.
+  const scanned = Object.fromEntries(
+    groups.flatMap((group) => {
+      const jars = group.lots.reduce((sum, { id }) => sum + (tally.jars[id] ?? 0), 0);
+      return tally.place === place && jars > 0 ? [[keyOf(group), jars] as const] : [];
+    }),
+  );
+  const counted: Readonly<Record<string, number>> = { ...scanned, ...typed };
   const differing = groups.filter((group) => (counted[keyOf(group)] ?? group.jars) !== group.jars);
   const fewer = differing.some((group) => (counted[keyOf(group)] ?? 0) < group.jars);
   const seen = groups.filter((group) => counted[keyOf(group)] !== undefined).length;
@@ -52,6 +63,7 @@ export function CountScreen() {
       });
       for (const movement of written) enter({ kind: 'movement', movement });
     }
+    tally.clear();
     router.navigate('/shelf');
   };
   return (
@@ -89,12 +101,19 @@ export function CountScreen() {
             <ChipRadio key={id} words={name} chosen={id === place} onPress={() => setChosen(id)} />
           ))}
         </View>
+        {groups.length > 0 && place !== undefined && (
+          <Key
+            look="outline"
+            words="Scan the jars instead"
+            onPress={() => router.navigate({ pathname: '/shelf/scan', params: { for: 'count', place } })}
+          />
+        )}
         {groups.map((group) => (
           <CountRow
             key={keyOf(group)}
             group={group}
             counted={counted[keyOf(group)]}
-            onCount={(jars) => setCounted({ ...counted, [keyOf(group)]: jars })}
+            onCount={(jars) => setCounted({ ...typed, [keyOf(group)]: jars })}
           />
         ))}
         {groups.length === 0 && <Words>Nothing stands here, as far as is written.</Words>}

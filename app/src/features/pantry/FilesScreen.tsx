@@ -1,19 +1,23 @@
-import { EXPORT_TABLES } from '@hoddle/core/formats/exportTables';
+import { EXPORT_TABLES, type ExportTable } from '@hoddle/core/formats/tablesOut/householdTables';
 import { RestoreReply } from '@hoddle/contract/backup';
 import { useState } from 'react';
 import { View } from 'react-native';
 import * as v from 'valibot';
 import { post } from '@/store/api';
 import { useHouseholdStore } from '@/store/householdStore';
+import { Choice } from '@/ui/Choice';
 import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
-import { ImportPart } from './ImportPart';
+import { ImportPart } from './import/ImportPart';
 import { BackupsPart } from './BackupsPart';
 import { type ChosenFile, readFile, saveFrom } from './files';
 
-const TABLE_WORDS = { picks: 'Picks', batches: 'Batches', jars: 'Jars', movements: 'Movements' } as const;
+const TABLE_WORDS: Readonly<Record<ExportTable, string>> = {
+  ...{ picks: 'Picks', 'on-hand': 'On hand', garden: 'Garden', batches: 'Batches', jars: 'Jars' },
+  ...{ movements: 'Movements', supplies: 'Jars and lids', goals: 'Wanted', season: 'Season', shopping: 'Shopping' },
+};
 
 /** What goes out and comes in as files: tables for a spreadsheet, jars of a full shelf, the whole household. */
 export function FilesScreen() {
@@ -21,23 +25,48 @@ export function FilesScreen() {
     <Screen station="shelf" title="Files" backTo="/shelf">
       <View className="max-w-[640px] gap-5">
         <ImportPart />
-        <View className="gap-2">
-          <Heading>Out, as CSV for any spreadsheet</Heading>
-          <View className="flex-row flex-wrap gap-2">
-            {EXPORT_TABLES.map((table) => (
-              <Key
-                key={table}
-                look="outline"
-                words={TABLE_WORDS[table]}
-                label={`${TABLE_WORDS[table]} as CSV`}
-                onPress={() => saveFrom(`/api/export?table=${table}`, `hoddle-${table}.csv`)}
-              />
-            ))}
-          </View>
-        </View>
+        <OutPart />
         <BackupPart />
       </View>
     </Screen>
+  );
+}
+
+/** Every list as a file for a spreadsheet, and all of it for other programs. */
+function OutPart() {
+  const [format, setFormat] = useState<'csv' | 'xlsx'>('csv');
+  const save = (table: ExportTable | 'all', ending: 'csv' | 'xlsx') =>
+    saveFrom(`/api/export?table=${table}&format=${ending}`, `hoddle-${table}.${ending}`);
+  return (
+    <View className="gap-2">
+      <Heading>Out, for any spreadsheet</Heading>
+      <Choice
+        label="Kind of file"
+        value={format}
+        onChoose={setFormat}
+        options={[
+          { value: 'csv', words: 'CSV' },
+          { value: 'xlsx', words: 'XLSX' },
+        ]}
+      />
+      <View className="flex-row flex-wrap gap-2">
+        {EXPORT_TABLES.map((table) => (
+          <Key
+            key={table}
+            look="outline"
+            words={TABLE_WORDS[table]}
+            label={`${TABLE_WORDS[table]} as ${format.toUpperCase()}`}
+            onPress={() => save(table, format)}
+          />
+        ))}
+      </View>
+      <Key look="outline" words="All lists in one workbook (XLSX)" onPress={() => save('all', 'xlsx')} />
+      <Key
+        look="outline"
+        words="Everything for other programs (JSON)"
+        onPress={() => saveFrom('/api/everything', 'hoddle-everything.json')}
+      />
+    </View>
   );
 }
 

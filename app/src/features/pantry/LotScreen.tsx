@@ -135,6 +135,11 @@ export function LotScreen({ lotId }: { lotId: string }) {
           <Words weight={800}>Bulging, leaking, mould, off smell?</Words>
           <Words tone="ink-2">Do not taste it. What to do, and every other jar of its load.</Words>
         </RowLink>
+        <Key
+          look="outline"
+          words="Labels for these jars"
+          onPress={() => router.navigate({ pathname: '/shelf/labels', params: { lots: lot.id } })}
+        />
         <BatchNote lot={lot} />
         <History lot={lot} />
       </View>

@@ -18,10 +18,12 @@ import { Key } from '@/ui/Key';
 import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
+import { usePrinting } from '@/ui/usePrinting';
 import { Heading, Words } from '@/ui/Words';
 import { Board, type BoardContent } from './Board';
 import { EatNextLine } from './EatNextLine';
 import { EmptyShelf } from './EmptyShelf';
+import { LabelsToMake } from './labels/LabelsToMake';
 import { LidsToPress } from './LidsToPress';
 import { countOf, lastsWords } from './pantryWords';
 import { shortNow } from './shortage';
@@ -48,6 +50,7 @@ export function ShelfScreen() {
   const [place, setPlace] = useState('all');
   const [taken, setTaken] = useState<{ lot: StockedLot; movement: Movement }>();
   const moves = useMoveJars();
+  const printing = usePrinting();
   const roomPx = wide ? width - RAIL_PX - 2 * MARGIN_PX : width;
   // The drawings change by the day, not by the minute.
   const day = Math.floor(now / 86_400_000) * 86_400_000;
@@ -81,6 +84,7 @@ export function ShelfScreen() {
     () => (
       <View>
         <LidsToPress now={now} />
+        <LabelsToMake now={now} />
         {empty && <EmptyShelf />}
         <ShelfLinks now={day} />
         <EatNextLine now={day} />
@@ -110,17 +114,27 @@ export function ShelfScreen() {
         )
       }
     >
-      <FlatList
-        data={rows}
-        keyExtractor={(row) => row.key}
-        renderItem={boardOf}
-        ListHeaderComponent={head}
-        ListFooterComponent={Legend}
-        initialNumToRender={FIRST_ROWS}
-        maxToRenderPerBatch={1}
-        windowSize={3}
-        contentContainerStyle={{ paddingBottom: 24, paddingHorizontal: wide ? MARGIN_PX : 0 }}
-      />
+      {printing ? (
+        <View>
+          {head}
+          {rows.map((row) => (
+            <Row key={row.key} {...{ row, forecasts, roomPx, day }} onTake={take} atOnce />
+          ))}
+          <Legend />
+        </View>
+      ) : (
+        <FlatList
+          data={rows}
+          keyExtractor={(row) => row.key}
+          renderItem={boardOf}
+          ListHeaderComponent={head}
+          ListFooterComponent={Legend}
+          initialNumToRender={FIRST_ROWS}
+          maxToRenderPerBatch={1}
+          windowSize={3}
+          contentContainerStyle={{ paddingBottom: 24, paddingHorizontal: wide ? MARGIN_PX : 0 }}
+        />
+      )}
     </Screen>
   );
 }
@@ -202,6 +216,8 @@ const Legend = memo(function Legend() {
 
 const LINKS = [
   { href: '/shelf/count', words: 'Count' },
+  { href: '/shelf/labels', words: 'Labels' },
+  { href: '/paper/shelf', words: 'List' },
   { href: '/shelf/supplies', words: 'Jars and lids' },
   { href: '/shelf/wanted', words: 'Wanted' },
   { href: '/shelf/places', words: 'Places' },

@@ -1,9 +1,32 @@
+import { decodeText } from '@hoddle/core/formats/tablesIn/decodeText';
+
 /** A file that was chosen, as text. */
 export interface ChosenFile {
   readonly name: string;
   readonly text: string;
   /** A compressed one as it is. */
   readonly zipped?: Blob;
+}
+
+/** A text file that was chosen, whatever it was written in. */
+export interface ChosenText {
+  readonly name: string;
+  readonly text: string;
+}
+
+/** Asks for a file of text; nothing comes back when none is chosen. */
+export function readTextFile(accept: string): Promise<ChosenText | undefined> {
+  return new Promise((chosen) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = accept;
+    input.onchange = async () => {
+      const file = input.files?.[0];
+      chosen(file && { name: file.name, text: decodeText(new Uint8Array(await file.arrayBuffer())).text });
+    };
+    input.oncancel = () => chosen(undefined);
+    input.click();
+  });
 }
 
 /** Asks for a file; nothing comes back when none is chosen. */
@@ -32,7 +55,15 @@ export function saveFrom(address: string, name: string): void {
 
 /** Saves words that this page has written itself. */
 export function saveText(text: string, name: string, type = 'text/csv'): void {
-  const address = URL.createObjectURL(new Blob([text], { type }));
-  saveFrom(address, name);
-  URL.revokeObjectURL(address);
+  saveBlob(new Blob([text], { type }), name);
 }
+
+/** Saves a file that this page holds. */
+export function saveBlob(file: Blob, name: string): void {
+  const address = URL.createObjectURL(file);
+  saveFrom(address, name);
+  // The browser reads it when it has begun to save, which is after this.
+  setTimeout(() => URL.revokeObjectURL(address), LET_GO_MS);
+}
+
+const LET_GO_MS = 60_000;

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useUnits } from '@/store/useUnits';
 import { dayAndDate } from '@/ui/clockWords';
 import { Heading, Words } from '@/ui/Words';
-import { amountWordsOf } from './amountLines';
+import { boughtLines, boughtWords } from '@hoddle/core/recipe/boughtLines';
 import { MissingNote } from './MissingNote';
 import { useBatchAmounts } from './useBatchAmounts';
 
@@ -12,8 +12,7 @@ export function BatchShopping({ batch }: { batch: Batch }) {
   const units = useUnits();
   const amounts = useBatchAmounts(batch);
   if (!amounts) return null;
-  // Produce that is reserved is here; water comes from the tap.
-  const bought = amounts.lines.filter(({ line }) => line.crops.length === 0 && line.role !== 'water' && !line.inside);
+  const bought = boughtLines(amounts.lines);
   return (
     <View role="group" aria-label={`For ${nameOf(batch)}`} className="gap-1 border-t border-hair py-2">
       <Heading>
@@ -22,11 +21,10 @@ export function BatchShopping({ batch }: { batch: Batch }) {
       <Words tone="ink-2">{dayAndDate(batch.startAt)}</Words>
       <MissingNote batch={batch} />
       {bought.map((line) => {
-        const { key, amount, item, beside } = amountWordsOf(line, units, 'all');
+        const { amount, item, beside } = boughtWords(line, units);
         return (
-          <Words key={key}>
+          <Words key={line.line.item + line.line.into}>
             <Words weight={700}>{amount}</Words> {item}
-            {line.perJar ? ' in every jar' : ''}
             {beside === '' ? '' : `; ${beside}`}
           </Words>
         );

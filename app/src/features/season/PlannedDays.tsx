@@ -6,7 +6,8 @@ import { JarDrawing } from '@/ui/JarDrawing';
 import { Plate } from '@/ui/Plate';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
-import { batchWords, dayShort } from './seasonWords';
+import { reportedJars } from '@hoddle/core/season/reportedWords';
+import { dayShort } from './seasonWords';
 import { type Season } from './useSeason';
 
 const MINUTE_MS = 60_000;
@@ -44,7 +45,7 @@ function DayRow({ day, next, pinned }: { day: ReportedDay; next: boolean; pinned
       {day.batches.map((batch) => (
         <View key={batch.recipe} className="flex-row items-center gap-2">
           <JarDrawing size={batch.jar} quartPx={24} look="planned" {...hueOfProduct(batch.product)} />
-          <Words className="flex-1">{batchWords(batch)}</Words>
+          <Words className="flex-1">{reportedJars(batch)}</Words>
         </View>
       ))}
     </RowLink>

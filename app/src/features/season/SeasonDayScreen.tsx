@@ -11,7 +11,8 @@ import { JarTray } from '@/ui/JarTray';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
-import { batchWords, dayShort, madeOfWords, takingWords } from './seasonWords';
+import { reportedJars, madeOfWords } from '@hoddle/core/season/reportedWords';
+import { dayShort, takingWords } from './seasonWords';
 import { useOpenDay } from './useOpenDay';
 import { type Season, useSeason } from './useSeason';
 
@@ -69,7 +70,7 @@ function PlannedDay({ day, season }: { day: ReportedDay; season: Season }) {
           const pinned = season.pins.some((pin) => pin.day === day.day && pin.recipe === batch.recipe);
           return (
             <View key={batch.recipe} className="gap-2 border-t border-hair pt-3">
-              <Heading>{batchWords(batch)}</Heading>
+              <Heading>{reportedJars(batch)}</Heading>
               <Words>
                 {madeOfWords(batch, mass)}. {batch.loads} {batch.loads === 1 ? 'load' : 'loads'},{' '}
                 {duration(Math.round(batch.handsMinutes) * MINUTE_MS)} of hands

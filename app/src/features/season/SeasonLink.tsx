@@ -5,7 +5,8 @@ import { useHousehold, useNow } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { batchWords, dayShort } from './seasonWords';
+import { reportedJars } from '@hoddle/core/season/reportedWords';
+import { dayShort } from './seasonWords';
 
 /** One line that leads to the season: the next day of its plan and what it makes. */
 export function SeasonLink() {
@@ -21,7 +22,7 @@ export function SeasonLink() {
         <Words weight={700}>Season</Words>
         <Words size="label" tone="ink-2">
           {next
-            ? `${dayShort(next.day)}: ${next.batches.map((batch) => batchWords(batch)).join(', ')}`
+            ? `${dayShort(next.day)}: ${next.batches.map((batch) => reportedJars(batch)).join(', ')}`
             : 'what to make, when, and what to buy'}
         </Words>
       </View>

@@ -132,6 +132,11 @@ function Ways() {
   return (
     <View className="flex-row flex-wrap gap-2">
       <Key look="outline" words="Days you give" onPress={() => router.navigate('/plan/days')} />
+      <Key
+        look="outline"
+        words="On a page"
+        onPress={() => router.navigate({ pathname: '/paper/[what]', params: { what: 'season' } })}
+      />
       <Key look="outline" words="Shopping list" onPress={() => router.navigate('/plan/buy')} />
       <Key look="outline" words="What if" onPress={() => router.navigate('/plan/what-if')} />
       <Key look="outline" words="Jars wanted" onPress={() => router.navigate('/shelf/wanted')} />

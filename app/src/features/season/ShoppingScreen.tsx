@@ -3,7 +3,8 @@ import { toCsv } from '@hoddle/core/formats/csv';
 import { isoDay } from '@/ui/clockWords';
 import { type SeasonReport } from '@hoddle/core/season/seasonReport';
 import { amountToBuy, shoppingList } from '@hoddle/core/season/shoppingList';
-import { useMemo, useState } from 'react';
+import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { saveText } from '@/features/pantry/files';
 import { BatchShopping } from '@/features/recipe/BatchShopping';
@@ -20,11 +21,11 @@ import { dayShort } from './seasonWords';
 /** What to buy for the planned days, to tick in the shop; as CSV, or as text to copy. */
 export function ShoppingScreen() {
   const { season, hardware, hardwareMoves, batches: planned, events } = useHousehold();
+  const router = useRouter();
   const enter = useHouseholdStore((store) => store.enter);
   const units = useUnits();
   const learned = useLearned();
   const today = isoDay(useNow(60_000));
-  const [copied, setCopied] = useState(false);
   const plan = season.plan as SeasonReport | null;
   const all = useMemo(
     () => (plan ? shoppingList(plan, today, hardware, hardwareMoves, learned) : []),
@@ -36,14 +37,7 @@ export function ShoppingScreen() {
   );
   const items = all.filter(({ toBuy }) => toBuy > 0);
   const enough = all.filter(({ toBuy }) => toBuy === 0);
-  const open = items.filter(({ key }) => !season.ticked.includes(key));
   const lineOf = (item: (typeof items)[number]) => `${amountToBuy(item, units)} ${item.words}`;
-  const copy = async () => {
-    await navigator.clipboard.writeText(
-      open.map((item) => `${lineOf(item)}, by ${dayShort(item.neededOn)}`).join('\n'),
-    );
-    setCopied(true);
-  };
   const save = () => {
     const rows = items.map((item) => [
       item.words,
@@ -84,9 +78,13 @@ export function ShoppingScreen() {
             );
           })}
         </View>
-        {items.length > 0 && (
+        {(items.length > 0 || batches.length > 0) && (
           <View className="flex-row flex-wrap gap-2">
-            <Key look="outline" words={copied ? 'Copied' : 'Copy as text'} onPress={() => void copy()} />
+            <Key
+              look="outline"
+              words="Print or send it"
+              onPress={() => router.navigate({ pathname: '/paper/[what]', params: { what: 'shopping' } })}
+            />
             <Key look="outline" words="As CSV" onPress={save} />
           </View>
         )}

@@ -59,6 +59,11 @@ export function YearsScreen() {
             <YearPlate key={year.year} year={year} />
           ))}
         </View>
+        <Key
+          look="outline"
+          words="The year book"
+          onPress={() => router.navigate({ pathname: '/paper/[what]', params: { what: 'year' } })}
+        />
         <Key look="outline" words="All of it as tables" onPress={() => router.navigate('/shelf/files')} />
       </View>
     </Screen>

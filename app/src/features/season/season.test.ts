@@ -2,7 +2,8 @@ import { type PlanChange } from '@hoddle/core/season/planChanges';
 import { type ReportedBatch, type ReportedGoal } from '@hoddle/core/season/seasonReport';
 import { monthsOf, ribbonScale, tiersOf } from './ribbonLayout';
 import { type SeasonPin } from '@hoddle/core/season/seasonProblem';
-import { batchWords, changeWords, dayShort, madeOfWords, shortWords, takingWords } from './seasonWords';
+import { reportedJars, madeOfWords } from '@hoddle/core/season/reportedWords';
+import { changeWords, dayShort, shortWords, takingWords } from './seasonWords';
 
 const pounds = (kg: number) => `${Math.round(kg * 2.204_62)} lb`;
 const batch: ReportedBatch = {
@@ -15,7 +16,7 @@ const goal: ReportedGoal = {
 };
 
 test('a batch, its produce, and where that comes from are sentences', () => {
-  expect(batchWords(batch)).toBe('14 quarts crushed tomatoes');
+  expect(reportedJars(batch)).toBe('14 quarts crushed tomatoes');
   expect(dayShort('2026-09-05')).toBe('Saturday 5 Sep');
   expect(madeOfWords(batch, pounds)).toBe('44 lb paste tomatoes');
   expect(madeOfWords({ ...batch, thawed: true }, pounds)).toBe('44 lb paste tomatoes, some of it from the freezer');

@@ -1,8 +1,8 @@
 import { countJars } from '@hoddle/core/handbook/jars';
 import { produceRow } from '@hoddle/core/handbook/produce';
-import { productRow } from '@hoddle/core/handbook/products';
 import { type PlanChange } from '@hoddle/core/season/planChanges';
-import { type ReportedBatch, type ReportedGoal, type ReportedTaking } from '@hoddle/core/season/seasonReport';
+import { reportedJars } from '@hoddle/core/season/reportedWords';
+import { type ReportedGoal, type ReportedTaking } from '@hoddle/core/season/seasonReport';
 import { type SeasonPin } from '@hoddle/core/season/seasonProblem';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
@@ -10,21 +10,9 @@ import { parseISO } from 'date-fns/parseISO';
 /** Less is a quarter pound that rounds to nothing. */
 const LEAST_TOLD_KG = 0.06;
 
-/** "14 quarts crushed tomatoes" */
-export function batchWords({ jars, jar, product }: Pick<ReportedBatch, 'jars' | 'jar' | 'product'>): string {
-  return `${countJars(jars, jar)} ${productRow(product).name.toLowerCase()}`;
-}
-
 /** "Saturday 5 Sep" */
 export function dayShort(day: string): string {
   return format(parseISO(day), 'EEEE d MMM');
-}
-
-/** What a batch is made of: "44 lb paste tomatoes", "its peels and cores". */
-export function madeOfWords({ crops, from, thawed }: ReportedBatch, mass: (kg: number) => string): string {
-  if (from) return `from the ${from} of the same day`;
-  const words = crops.map(({ crop, massKg }) => `${mass(massKg)} ${produceRow(crop).name.toLowerCase()}`).join(', ');
-  return thawed ? `${words}, some of it from the freezer` : words;
 }
 
 /** Where a day's produce comes from: "40 lb paste tomatoes: 16 lb on hand, 24 lb still to be picked". */
@@ -57,7 +45,7 @@ export function changeWords(change: PlanChange, pins: readonly SeasonPin[]): { h
   const pin = pins.find((each) => each.recipe === batch.recipe && each.day === (fromDay ?? day));
   const isLost = pin && (kind === 'gone' || kind === 'moved' || batch.jars < pin.jars);
   const note = whereWords(change);
-  return { head: batchWords(batch), note: isLost ? `${note}. Pinned, but it cannot be kept so.` : note };
+  return { head: reportedJars(batch), note: isLost ? `${note}. Pinned, but it cannot be kept so.` : note };
 }
 
 function whereWords({ kind, batch, day, fromDay, was }: PlanChange): string {

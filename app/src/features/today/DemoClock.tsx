@@ -26,7 +26,7 @@ export function DemoClock() {
   };
   const tomorrow = set(addDays(inZone(now), 1), { hours: 9, minutes: 0, seconds: 0, milliseconds: 0 }).getTime();
   return (
-    <View className="bg-cobalt-wash">
+    <View className="no-print bg-cobalt-wash">
       <Pressable
         role="button"
         aria-expanded={open}

@@ -12,6 +12,7 @@ import * as lockedLid from './0010-locked-lid';
 import * as trust from './0011-trust';
 import * as shortJars from './0012-short-jars';
 import * as outputs from './0013-outputs';
+import * as paper from './0014-paper';
 
 /** In the order they run. Forward only: a landed migration is never changed, the next one goes below it. */
 export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -28,4 +29,5 @@ export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Pr
   { name: '0011-trust', up: trust.up },
   { name: '0012-short-jars', up: shortJars.up },
   { name: '0013-outputs', up: outputs.up },
+  { name: '0014-paper', up: paper.up },
 ];

@@ -10,7 +10,7 @@ import { learnedLiquid } from '@hoddle/core/supplies/learnedLiquid';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { amountWordsOf } from '@/features/recipe/amountLines';
+import { amountWordsOf } from '@hoddle/core/recipe/amountWords';
 import { useHousehold } from '@/store/useHousehold';
 import { useUnits } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';

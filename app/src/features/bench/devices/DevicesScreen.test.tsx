@@ -4,6 +4,7 @@ import { type ReactNode } from 'react';
 import { DevicesScreen } from './DevicesScreen';
 
 jest.mock('@/ui/Screen', () => ({ Screen: ({ children }: { children: ReactNode }) => children }));
+jest.mock('@/ui/RowLink', () => ({ RowLink: ({ children }: { children: ReactNode }) => children }));
 
 const NOON = Date.UTC(2026, 7, 29, 12);
 const phone: Device = {
@@ -28,7 +29,8 @@ function server(me: Me, devices: Partial<DevicesReply> = {}) {
   };
   globalThis.fetch = jest.fn(async (path: string, { method }: { method: string }) => {
     const asked = `${method} ${path}`;
-    if (method !== 'GET') did.push(asked);
+    // A code that is drawn changes nothing.
+    if (method !== 'GET' && path !== '/api/codes') did.push(asked);
     if (asked === `DELETE /api/devices/${phone.id}`) told.devices = [{ ...phone, revokedAt: NOON }];
     return { ok: true, status: 200, headers: new Headers({ 'x-hoddle': '1' }), json: async () => answers[asked] };
   }) as never;

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { askTo } from '@/store/api';
 import { useHouseholdStore } from '@/store/householdStore';
 import { Key } from '@/ui/Key';
+import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
 import { DeviceRow } from './DeviceRow';
@@ -30,6 +31,11 @@ export function DevicesScreen() {
           </Words>
         )}
         {known?.devices && <Owners devices={known.devices} look={look} shutOut={shutOut} />}
+        <RowLink href="/bench/open" className="min-h-[48px] justify-center">
+          <Words weight={700} tone="cobalt">
+            Pages and calendars that are open without a key
+          </Words>
+        </RowLink>
         {known && known.me.name !== null && (
           <Key look="outline" words="This device goes" onPress={() => void askTo('DELETE', '/me').then(sync)} />
         )}

@@ -1,20 +1,26 @@
-import QRCode from 'qrcode';
-import { useMemo } from 'react';
+import { DrawnCode } from '@hoddle/contract/labels';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
+import * as v from 'valibot';
+import { askTo } from '@/store/api';
 import { COLOURS } from '@/ui/colours';
 
-/** Light squares round a code, so that a camera finds its edge (ISO/IEC 18004: four). */
-const QUIET = 4;
-
-/** A text as a code for a camera, drawn to the pixel. */
+/** A text as a code for a camera; the server draws it, since only what leads to the server is ever drawn here. */
 export function QrCode({ text, label, size = 232 }: { text: string; label: string; size?: number }) {
-  const { path, side } = useMemo(() => {
-    const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' });
-    const squares = Array.from(modules.data).flatMap((dark, at) =>
-      dark ? [`M${(at % modules.size) + QUIET} ${Math.floor(at / modules.size) + QUIET}h1v1h-1z`] : [],
-    );
-    return { path: squares.join(''), side: modules.size + 2 * QUIET };
+  const [drawn, setDrawn] = useState<DrawnCode & { of: string }>();
+  useEffect(() => {
+    let isWanted = true;
+    void askTo('POST', '/codes', { words: text }).then((answer) => {
+      const read = answer.kind === 'done' ? v.safeParse(DrawnCode, answer.body) : undefined;
+      if (isWanted && read?.success) setDrawn({ ...read.output, of: text });
+    });
+    return () => {
+      isWanted = false;
+    };
   }, [text]);
+  if (drawn?.of !== text) return <View style={{ width: size, height: size }} />;
+  const { side, path } = drawn;
   return (
     <Svg width={size} height={size} viewBox={`0 0 ${side} ${side}`} role="img" aria-label={label}>
       <Rect width={side} height={side} fill={COLOURS.white} />

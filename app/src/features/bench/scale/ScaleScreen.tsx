@@ -18,7 +18,7 @@ import { Choice } from '@/ui/Choice';
 import { FigureField } from '@/ui/FigureField';
 import { typedAfter } from '@/ui/Keypad';
 import { Words } from '@/ui/Words';
-import { amountWordsOf } from '@/features/recipe/amountLines';
+import { amountWordsOf } from '@hoddle/core/recipe/amountWords';
 import { AnswerPlate } from '../instrument/AnswerPlate';
 import { CitedLine } from '../instrument/CitedLine';
 import { Instrument } from '../instrument/Instrument';

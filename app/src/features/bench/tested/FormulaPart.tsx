@@ -1,4 +1,4 @@
-import { cardToJsonLd } from '@hoddle/core/formats/recipeJsonLd';
+import { cardToJsonLd } from '@hoddle/core/formats/recipeToJsonLd';
 import { cardsOf, findCard } from '@hoddle/core/handbook/cards';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { lineWords } from '@hoddle/core/recipe/cardWords';

@@ -8,6 +8,7 @@ import { type Refusal } from '@hoddle/core/process/refusal';
 import { type TestedRow } from '@hoddle/core/process/testedRow';
 import { bandsOf } from '@hoddle/core/process/withOwnSource';
 import { useRouter } from 'expo-router';
+import { recipesOf } from '@hoddle/core/recipe/cardColumns';
 import { View } from 'react-native';
 import { bandCells } from '@/features/process/bandCells';
 import { DosePart } from '@/features/process/DosePart';
@@ -43,6 +44,7 @@ export function ProductDetail({ product, jar: firstJar }: { product: ProductRow;
     row.kind === 'testedRow' && altitudeFt !== null ? processAt(row, altitudeFt, pages.checkedRows) : undefined;
   const refused = row.kind === 'refusal' ? row : here?.kind === 'refusal' ? here : undefined;
   const rowId = here?.kind === 'tested' ? here.rowId : rowIdOf(row);
+  const card = recipesOf(product.product)[0]?.card;
   const colours = hueOfProduct(product.product);
   const isTested = (part: Partial<typeof question>) => isTestedHere(look(part), altitudeFt);
   const packWords = (candidate: Pack) =>
@@ -129,6 +131,13 @@ export function ProductDetail({ product, jar: firstJar }: { product: ProductRow;
           words="May I change this?"
           onPress={() => router.navigate({ pathname: '/bench/change/[product]', params: { product: product.product } })}
         />
+        {card && (
+          <Key
+            look="outline"
+            words="Its recipe on a card"
+            onPress={() => router.navigate({ pathname: '/paper/[what]', params: { what: 'recipe', card } })}
+          />
+        )}
         <Key
           look="outline"
           words="Add a tested page of our own"

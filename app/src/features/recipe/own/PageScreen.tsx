@@ -1,8 +1,9 @@
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
-import { pageToJsonLd } from '@hoddle/core/formats/recipeJsonLd';
+import { pageToJsonLd } from '@hoddle/core/formats/recipeToJsonLd';
 import { isOwnProduct, ownProductId } from '@hoddle/core/handbook/ownIds';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { changedBeyond } from '@hoddle/core/process/changedPage';
+import { recipesOf } from '@hoddle/core/recipe/cardColumns';
 import { type ChangeVerdict } from '@hoddle/core/recipe/change';
 import { type RecipeFault, recipeFaults } from '@hoddle/core/process/recipeFaults';
 import { useRouter } from 'expo-router';
@@ -191,6 +192,7 @@ function PageKeys({ page, isChanged, isKept }: { page: OwnRecipe; isChanged: boo
   const { lots, batches, batchRecords, goals } = useHousehold();
   const [asked, setAsked] = useState(false);
   const product = ownProductId(page.id);
+  const card = recipesOf(product)[0]?.card;
   const isUsed =
     [...lots, ...batches, ...batchRecords].some((each) => isOwnProduct(each.product) && each.product === product) ||
     goals.some((goal) => goal.product === product && (goal.jars ?? 0) > 0);
@@ -208,6 +210,12 @@ function PageKeys({ page, isChanged, isKept }: { page: OwnRecipe; isChanged: boo
         words="As a file"
         onPress={() => saveText(JSON.stringify(pageToJsonLd(page), null, 2), file, 'application/ld+json')}
       />
+      {card && !isChanged && (
+        <SmallKey
+          words="On a card"
+          onPress={() => router.navigate({ pathname: '/paper/[what]', params: { what: 'recipe', card } })}
+        />
+      )}
       {isChanged && isKept && <SmallKey words="As it was kept" onPress={() => forget(page.id)} />}
       {asked ? (
         <>

@@ -1,0 +1,3 @@
+import { OpenAddressesScreen } from '@/features/paper/OpenAddressesScreen';
+
+export default OpenAddressesScreen;

@@ -1,0 +1,3 @@
+import { CalendarScreen } from '@/features/paper/CalendarScreen';
+
+export default CalendarScreen;

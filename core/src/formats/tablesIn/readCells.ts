@@ -1,0 +1,53 @@
+import { JAR_SIZES, JARS, type JarSize } from '../../handbook/jars';
+
+/** Words without case, signs and doubled spaces. */
+export function plainWords(words: string): string {
+  return words
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}/]+/gu, ' ')
+    .trim();
+}
+
+const OTHER_SIZES: Readonly<Record<string, JarSize>> = {
+  pt: 'pint',
+  qt: 'quart',
+  '1/2 pint': 'half-pint',
+  '1/4 pint': 'quarter-pint',
+  '1/2 gallon': 'half-gallon',
+  '4 oz': 'quarter-pint',
+  '8 oz': 'half-pint',
+  '12 oz': 'twelve-ounce',
+  '16 oz': 'pint',
+  '24 oz': 'pint-and-half',
+  '32 oz': 'quart',
+  '64 oz': 'half-gallon',
+};
+
+const BY_SIZE = new Map<string, JarSize>([
+  ...Object.entries(OTHER_SIZES),
+  ...JAR_SIZES.flatMap((size) =>
+    [size, JARS[size].one, JARS[size].several].map((each) => [plainWords(each), size] as const),
+  ),
+]);
+
+/** A size of jar by any of its names: "Quarts", "32 oz", "half-pint jars". */
+export function sizeNamed(words: string): JarSize | undefined {
+  const plain = plainWords(words)
+    .replace(/(\d)(oz|ounces?)\b/, '$1 oz')
+    .replace(/ounces?( jars?)?$/, 'oz');
+  return BY_SIZE.get(plain) ?? BY_SIZE.get(plain.replace(/ jars?$/, ''));
+}
+
+/** The size that some words name among others: "wide-mouth quart jars". The longest name counts: a half-pint is no pint. */
+export function sizeWithin(words: string): JarSize | undefined {
+  const plain = ` ${plainWords(words)} `;
+  const names = [...BY_SIZE].sort(([a], [b]) => b.length - a.length);
+  return names.find(([name]) => plain.includes(` ${name} `))?.[1];
+}
+
+/** A whole number as tables write it: "1,250", "1.250", "1 250", "1250.0"; undefined for anything else. */
+export function wholeNumber(words: string): number | undefined {
+  const bare = words.trim().replace(/[.,]0{1,2}$/, '');
+  const whole = /^\d{1,3}(?:([.,'\u00a0\u202f ])\d{3})(?:\1\d{3})*$/.test(bare) ? bare.replace(/\D/g, '') : bare;
+  return /^\d{1,7}$/.test(whole) ? Number(whole) : undefined;
+}
