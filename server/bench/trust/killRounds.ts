@@ -14,6 +14,8 @@ export interface Killed {
 }
 
 const WRITERS = 6;
+/** So many writes of a round are acknowledged before the server is killed. */
+const FEWEST_KEPT = 4;
 
 /** Six hands write without rest, the server is killed in the middle of it, and asked after the next start what it has. */
 export async function killedWhileWriting(rounds: number, chance: Chance): Promise<Killed> {
@@ -25,17 +27,24 @@ export async function killedWhileWriting(rounds: number, chance: Chance): Promis
     await server.start().catch((error: unknown) => faults.push(`round ${round}: locked out, ${String(error)}`));
     faults.push(...(await missingOf(server, acknowledged)).map((fault) => `round ${round}: ${fault}`));
     let goOn = true;
+    const wanted = acknowledged.size + FEWEST_KEPT;
+    let tellKept: () => void = () => undefined;
+    const someKept = new Promise<void>((kept) => (tellKept = kept));
     const hands = Array.from({ length: WRITERS }, async () => {
       while (goOn) {
         const id = chance.id();
         const pick = aPick(id);
         const reply = await server.call('POST', '/picks', pick).catch(() => undefined);
-        if (reply?.status === 201) acknowledged.add(id);
-        else if (reply) faults.push(`round ${round}: a write answered ${reply.status}`);
+        if (reply?.status === 201) {
+          acknowledged.add(id);
+          if (acknowledged.size >= wanted) tellKept();
+        } else if (reply) faults.push(`round ${round}: a write answered ${reply.status}`);
         else return;
       }
     });
-    await afterMs(30 + chance.below(250));
+    // However slow the machine, there is something to lose.
+    await Promise.race([someKept, Promise.all(hands)]);
+    await afterMs(chance.below(250));
     await server.stop('SIGKILL');
     goOn = false;
     await Promise.all(hands);
