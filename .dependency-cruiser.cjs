@@ -8,6 +8,7 @@ const ORDER = [
   'yields',
   'process',
   'canner',
+  'instruments',
   'supplies',
   'day',
   'kitchen',

@@ -8,7 +8,7 @@ ensurePrograms({ chromium: 'chromium' });
 ensureBuild();
 const run = (command, args) => spawnSync(command, args, { stdio: 'inherit' }).status ?? 1;
 const playwright = ['--no-install', 'playwright', 'test', '--config', 'e2e/playwright.config.ts', '--project', 'bench'];
-const programs = ['handbook', 'yields', 'harvest', 'day', 'kitchen', 'pantry', 'season'].map(
+const programs = ['handbook', 'yields', 'harvest', 'instruments', 'day', 'kitchen', 'pantry', 'season'].map(
   (name) => `core/bench/${name}.bench.ts`,
 );
 const failed = [...programs, 'server/bench/paper.bench.ts']
