@@ -162,6 +162,11 @@ test('a basket of tomatoes becomes jars on the shelf', async ({ page }) => {
   });
 
   await test.step('8. all of it is in one file and there after a restart', async () => {
+    const taken = async () => {
+      const { movements } = (await server.call('GET', '/state')).body as { movements: { kind: string }[] };
+      return movements.filter(({ kind }) => kind === 'taken').length;
+    };
+    await expect.poll(taken).toBe(2);
     await page.goto('about:blank');
     await server.stop();
     expect(await jarsOnFile(server)).toEqual([
