@@ -5,9 +5,6 @@ import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
 
-// The longest file by far: its parts run side by side.
-test.describe.configure({ mode: 'parallel' });
-
 let server: RealServer;
 test.beforeAll(async () => {
   server = await RealServer.start({ demo: true });
