@@ -1,8 +1,6 @@
+import { EVERYTHING_VERSION } from '@hoddle/core/formats/everything';
 import { toJsonSchema } from '@valibot/to-json-schema';
 import * as v from 'valibot';
-
-/** Goes up when what is written changes its meaning; what is added does not. */
-export const EVERYTHING_VERSION = 1;
 
 const Named = v.object({ id: v.string(), name: v.string() });
 const Moment = v.pipe(v.string(), v.isoTimestamp());

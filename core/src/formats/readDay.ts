@@ -21,7 +21,7 @@ export function readDay(
   words: string,
   { dayFirst, now, timeZone }: { dayFirst: boolean; now: number; timeZone?: string },
 ): ReadDay {
-  const parts = partsOf(words.trim().toLowerCase(), dayFirst);
+  const parts = partsOf(withoutTime(words).toLowerCase(), dayFirst);
   if (!parts) return { kind: 'fault', says: 'is not a date: write it as 2025-09-14, or 2025-09' };
   const { year, month, day } = parts;
   const at = localMoment(timeZone, [year, month - 1, day, 12 * 60]);
@@ -34,6 +34,11 @@ export function readDay(
   return { kind: 'day', at: Math.min(at, now), day: `${year}-${two(month)}-${two(day)}` };
 }
 
+/** A day as it is written with the time of day behind it, and without: what a table tells of is a day. */
+export function withoutTime(words: string): string {
+  return words.trim().replace(/(?<=\d)(t|\s)\s*\d{1,2}:\d{2}.*$/i, '');
+}
+
 interface Parts {
   readonly year: number;
   readonly month: number;
@@ -44,7 +49,7 @@ function partsOf(words: string, dayFirst: boolean): Parts | undefined {
   const number = words.match(/\d+/g)?.map(Number) ?? [];
   const name = MONTH_NAMES.findIndex((month) => new RegExp(`\\b${month}`).test(words)) + 1;
   const [a = NaN, b = NaN, c = NaN] = number;
-  if (/^\d{4}-\d{1,2}-\d{1,2}(t.*)?$/.test(words)) return { year: a, month: b, day: c };
+  if (/^\d{4}-\d{1,2}-\d{1,2}$/.test(words)) return { year: a, month: b, day: c };
   if (/^\d{4}[-/.]\d{1,2}$/.test(words)) return { year: a, month: b, day: 15 };
   if (/^\d{1,2}[-/.]\d{4}$/.test(words)) return { year: b, month: a, day: 15 };
   if (/^\d{1,2}[-/.]\d{1,2}[-/.](\d{2}|\d{4})$/.test(words)) {

@@ -1,20 +1,16 @@
 import { Router } from 'express';
 import * as v from 'valibot';
 import { ExportQuery } from '@hoddle/contract/exportQuery';
-import { localDay } from '@hoddle/core/measure/localTime';
 import { usualOrder } from '@hoddle/core/measure/dateWords';
-import { type SeasonReport } from '@hoddle/core/season/seasonReport';
-import { shoppingList } from '@hoddle/core/season/shoppingList';
-import { learnYields } from '@hoddle/core/yields/yieldModel';
 import {
   EXPORT_TABLES,
   exportCsv,
-  type ExportParts,
   type ExportTable,
   householdTable,
 } from '@hoddle/core/formats/tablesOut/householdTables';
+import { exportParts } from '../db/exportParts';
 import { type Database } from '../db/openDatabase';
-import { all, readBatchesTold, readBatchRecords, readHousehold, readSettings, readState } from '../db/readState';
+import { readSettings } from '../db/readState';
 import { xlsxFile } from '../paper/xlsxFile';
 
 const XLSX_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
@@ -23,7 +19,7 @@ const XLSX_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.s
 export function exportsRoute(db: Database): Router {
   return Router().get('/export', async (req, res) => {
     const { table, format } = v.parse(ExportQuery, req.query);
-    const parts = await partsOf(db);
+    const parts = await exportParts(db);
     const { units, dateOrder } = readSettings(db);
     res.attachment(`hoddle-${table}.${format}`);
     if (format === 'csv' && table !== 'all') return void res.type('text/csv').send(`\uFEFF${exportCsv(table, parts)}`);
@@ -34,27 +30,4 @@ export function exportsRoute(db: Database): Router {
     );
     res.type(XLSX_TYPE).send(file);
   });
-}
-
-/** All that the tables are made of. */
-export async function partsOf(db: Database): Promise<ExportParts> {
-  const { mark } = readHousehold(db);
-  const { places, bestMonths, kitchen, units } = readSettings(db);
-  const { season, hardware, hardwareMoves, goals, plantings, lotChanges, now } = readState(db);
-  const records = readBatchRecords(db);
-  const plan = season.plan as SeasonReport | null;
-  const { timeZone } = kitchen;
-  return {
-    ...{ mark, places, bestMonths, units, hardware, goals, plantings, lotChanges, ticked: season.ticked },
-    ...(timeZone !== undefined && { timeZone }),
-    picks: await all(db.tables.picks, [['pickedAt', 'ASC']]),
-    batches: await readBatchesTold(db),
-    batchRecords: records,
-    lots: [...db.pantry.all.allLots()],
-    movements: [...db.pantry.all.allMovements()],
-    ...(plan && { season: plan }),
-    shopping: plan
-      ? shoppingList(plan, localDay(now, timeZone), hardware, hardwareMoves, learnYields(records, now))
-      : [],
-  };
 }

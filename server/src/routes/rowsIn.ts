@@ -2,8 +2,8 @@ import { Router } from 'express';
 import { type Transaction } from 'sequelize';
 import * as v from 'valibot';
 import { RowsIn, type RowsInReply } from '@hoddle/contract/rowsIn';
-import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
+import { usedUp } from '@hoddle/core/harvest/usedUp';
 import { type Database } from '../db/openDatabase';
 import { type Table } from '../db/tables';
 import { Problem } from '../problem';
@@ -69,20 +69,4 @@ async function newOnes<Row extends { id: string }>(
   const kept = await table.findAll({ where: { id: [...ids] } as never, attributes: ['id'], transaction });
   const known = new Set(kept.map((row) => row.get('id') as string));
   return rows.filter(({ id }) => !known.has(id));
-}
-
-/** Nothing of it is on hand: it was eaten or put up before it was written down here. Its changes are known by it. */
-function usedUp({ id, massKg, softKg, place, pickedAt }: HarvestPick): LotChange[] {
-  const parts = [
-    ['sound', massKg - softKg, 'a'],
-    ['soft', softKg, 'b'],
-  ] as const;
-  return parts
-    .filter(([, kg]) => kg > 0)
-    .map(([part, kg, mark]) => ({
-      // Of the pick's own id: put in again it is the same change.
-      id: `${id.slice(0, -1)}${mark}`,
-      pickId: id,
-      ...{ part, from: place, kind: 'eaten', to: null, massKg: kg, at: pickedAt },
-    }));
 }

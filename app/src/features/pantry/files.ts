@@ -15,31 +15,24 @@ export interface ChosenText {
 }
 
 /** Asks for a file of text; nothing comes back when none is chosen. */
-export function readTextFile(accept: string): Promise<ChosenText | undefined> {
-  return new Promise((chosen) => {
-    const input = document.createElement('input');
-    input.type = 'file';
-    input.accept = accept;
-    input.onchange = async () => {
-      const file = input.files?.[0];
-      chosen(file && { name: file.name, text: decodeText(new Uint8Array(await file.arrayBuffer())).text });
-    };
-    input.oncancel = () => chosen(undefined);
-    input.click();
-  });
+export async function readTextFile(accept: string): Promise<ChosenText | undefined> {
+  const file = await chooseFile(accept);
+  return file && { name: file.name, text: decodeText(new Uint8Array(await file.arrayBuffer())).text };
 }
 
 /** Asks for a file; nothing comes back when none is chosen. */
-export function readFile(accept: string): Promise<ChosenFile | undefined> {
+export async function readFile(accept: string): Promise<ChosenFile | undefined> {
+  const file = await chooseFile(accept);
+  if (file?.name.endsWith('.gz')) return { name: file.name, text: '', zipped: file };
+  return file && { name: file.name, text: await file.text() };
+}
+
+function chooseFile(accept: string): Promise<File | undefined> {
   return new Promise((chosen) => {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = accept;
-    input.onchange = async () => {
-      const file = input.files?.[0];
-      if (file?.name.endsWith('.gz')) return chosen({ name: file.name, text: '', zipped: file });
-      chosen(file && { name: file.name, text: await file.text() });
-    };
+    input.onchange = () => chosen(input.files?.[0]);
     input.oncancel = () => chosen(undefined);
     input.click();
   });

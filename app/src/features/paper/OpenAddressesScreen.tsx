@@ -10,12 +10,12 @@ import { useDateStyle } from './useDateStyle';
 
 /** Pages and calendars that are open without a device being let in; each is taken back with a tap. */
 export function OpenAddressesScreen() {
-  const { known, look } = useOpenAddresses();
+  const { known, refused, look } = useOpenAddresses();
   const all = known?.addresses ?? [];
   return (
     <Screen station="bench" title="Open addresses" note="pages and calendars that need no key" backTo="/bench">
       <View className="max-w-[640px] gap-5">
-        {!known && <Words>Only the server knows. It does not answer.</Words>}
+        {!known && <Words>{refused ?? 'Only the server knows. It does not answer.'}</Words>}
         {known && all.length === 0 && <Words>Nothing is open.</Words>}
         <AddressList addresses={all} onTakeBack={(id) => void askTo('DELETE', `/open-addresses/${id}`).then(look)} />
       </View>

@@ -2,6 +2,7 @@ import { OpenAddressesReply, type OpenAddressRequest } from '@hoddle/contract/pa
 import { useCallback, useEffect, useState } from 'react';
 import * as v from 'valibot';
 import { ask, askTo } from '@/store/api';
+import { reachedAt } from '@/store/shell/reachedAt';
 
 /** 256 random bits as text that stands in an address. */
 export function newKey(): string {
@@ -12,11 +13,9 @@ export function newKey(): string {
     .replace(/=+$/, '');
 }
 
-/** Where an address leads, as others of the house type it. @param reachedAt where other devices reach the server */
-export function addressOf(key: string, ending: '' | '.ics', reachedAt: readonly string[]): string {
-  const own = window.location.origin;
-  const isHere = /\/\/(localhost|127\.|\[::1\])/.test(own);
-  return `${isHere ? (reachedAt[0] ?? own) : own}/open/${key}${ending}`;
+/** Where an address leads, as others of the house type it. @param addresses where other devices reach the server */
+export function addressOf(key: string, ending: '' | '.ics', addresses: readonly string[]): string {
+  return `${reachedAt(addresses)}/open/${key}${ending}`;
 }
 
 /** Opens an address; the sentence why not, where it is not. */
@@ -25,15 +24,22 @@ export async function openAddress(request: OpenAddressRequest): Promise<string |
   return answer.kind === 'done' ? undefined : answer.message;
 }
 
-/** Addresses that are open, and those that were; asked anew with `look`. Undefined until the server has answered. */
+const Refused = v.object({ error: v.object({ message: v.string() }) });
+
+/**
+ * Addresses that are open, and those that were; asked anew with `look`. Undefined until the server has answered; where this device may
+ * not see them, the sentence that says so.
+ */
 export function useOpenAddresses() {
   const [known, setKnown] = useState<OpenAddressesReply>();
+  const [refused, setRefused] = useState<string>();
   const look = useCallback(async () => {
-    const told = v.safeParse(OpenAddressesReply, await ask('/open-addresses'));
-    if (told.success) setKnown(told.output);
+    const told = await ask('/open-addresses', [200, 403]);
+    if (v.is(OpenAddressesReply, told)) setKnown(told);
+    if (v.is(Refused, told)) setRefused(told.error.message);
   }, []);
   useEffect(() => {
     void Promise.resolve().then(look);
   }, [look]);
-  return { known, look };
+  return { known, refused, look };
 }

@@ -137,6 +137,7 @@ function Ways() {
         words="On a page"
         onPress={() => router.navigate({ pathname: '/paper/[what]', params: { what: 'season' } })}
       />
+      <Key look="outline" words="In your calendar" onPress={() => router.navigate('/plan/calendar')} />
       <Key look="outline" words="Shopping list" onPress={() => router.navigate('/plan/buy')} />
       <Key look="outline" words="What if" onPress={() => router.navigate('/plan/what-if')} />
       <Key look="outline" words="Jars wanted" onPress={() => router.navigate('/shelf/wanted')} />

@@ -13,6 +13,7 @@ import { COLOURS } from '@/ui/colours';
 import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
+import { SmallKey } from '@/ui/SmallKey';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 
@@ -59,11 +60,6 @@ export function YearsScreen() {
             <YearPlate key={year.year} year={year} />
           ))}
         </View>
-        <Key
-          look="outline"
-          words="The year book"
-          onPress={() => router.navigate({ pathname: '/paper/[what]', params: { what: 'year' } })}
-        />
         <Key look="outline" words="All of it as tables" onPress={() => router.navigate('/shelf/files')} />
       </View>
     </Screen>
@@ -75,6 +71,7 @@ function YearPlate({
 }: {
   year: YearBack;
 }) {
+  const router = useRouter();
   const mass = useMassWords();
   const named = byProduct.slice(0, MOST_NAMED);
   const others = byProduct.slice(MOST_NAMED).reduce((sum, each) => sum + each.jars, 0);
@@ -99,6 +96,13 @@ function YearPlate({
         <Words size="label" tone="ink-2">
           {others} jars of others
         </Words>
+      )}
+      {jars > 0 && (
+        <SmallKey
+          words="The year book"
+          label={`The year book of ${year}`}
+          onPress={() => router.navigate({ pathname: '/paper/[what]', params: { what: 'year', year: String(year) } })}
+        />
       )}
     </Plate>
   );

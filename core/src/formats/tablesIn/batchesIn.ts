@@ -10,10 +10,10 @@ import { readDay } from '../readDay';
 import { cropOf, cropSays } from './cropCell';
 import { type HarvestGround } from './picksIn';
 import { readAmountCell } from './readAmountCell';
-import { sizeNamed, wholeNumber } from './readCells';
+import { jarsNamed, ownId, sizeNamed, wholeNumber } from './readCells';
 import { type RowFault, type TableSpec } from './readTable';
 
-export type BatchColumn = 'made' | 'product' | 'crop' | 'produce' | 'unit' | 'jars' | 'size' | 'note';
+export type BatchColumn = 'made' | 'product' | 'crop' | 'produce' | 'unit' | 'jars' | 'size' | 'note' | 'id';
 export type BatchRow = Omit<BatchRecord, 'id'>;
 
 export interface BatchesGround extends HarvestGround {
@@ -40,13 +40,14 @@ export function batchesIn({
       product: { names: ['product', 'recipe', 'what', 'item', 'made of', 'name'], needed: true },
       crop: { names: ['crop', 'fruit', 'vegetable'] },
       produce: {
-        names: ['produce', 'produce kg', 'weight', 'went in', 'lb', 'lbs', 'kg', 'pounds', 'amount'],
+        names: ['produce', 'weight', 'went in', 'lb', 'lbs', 'kg', 'pounds', 'amount'],
         needed: true,
       },
       unit: { names: ['unit', 'units'] },
       jars: { names: ['jars', 'jars made', 'count', 'came out', 'number', 'yield', 'how many'], needed: true },
       size: { names: ['size', 'jar', 'jar size', 'container'], needed: true },
       note: { names: ['note', 'notes', 'remarks', 'comment', 'comments'] },
+      id: { names: ['record'] },
     },
     dates: 'made',
     read: ({ cell, head }, dayFirst) => {
@@ -68,13 +69,14 @@ export function batchesIn({
       }
       const mass = crop && readAmountCell(cell('produce'), { head: head('produce'), unit: cell('unit') }, crop, units);
       if (mass?.kind === 'fault') faults.push({ column: 'produce', says: mass.says });
-      const jar = sizeNamed(cell('size'));
+      const counts = jarsNamed(cell('jars'));
+      const jar = counts?.[0]?.jar ?? sizeNamed(cell('size'));
       if (!jar)
         faults.push({
           column: 'size',
           says: `is not a jar size: ${JAR_SIZES.map((size) => JARS[size].one).join(', ')}`,
         });
-      const count = wholeNumber(cell('jars')) ?? NaN;
+      const count = counts?.reduce((sum, each) => sum + each.count, 0) ?? wholeNumber(cell('jars')) ?? NaN;
       if (!(count >= 0 && count <= MOST_JARS))
         faults.push({ column: 'jars', says: `must be a whole number up to ${MOST_JARS}` });
       if (faults.length > 0 || day.kind === 'fault' || !called || !crop || !mass || mass.kind !== 'mass' || !jar)
@@ -83,7 +85,7 @@ export function batchesIn({
         ...NOTHING_MORE,
         ...{ batchId: null, product: called.product, crop, massKg: mass.massKg, waterMl: 0, sugarKg: 0 },
         ...{
-          jars: [{ jar, count }],
+          jars: counts ?? [{ jar, count }],
           partJar: null,
           madeAt: day.at,
           note: cell('note').slice(0, MOST_NOTE),
@@ -95,6 +97,7 @@ export function batchesIn({
       return {
         row: { ...record, learnFrom },
         words: [day.day, called.product, crop, mass.massKg.toFixed(3), count, jar].join('|'),
+        ...ownId(cell('id')),
       };
     },
   };

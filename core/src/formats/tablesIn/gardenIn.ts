@@ -4,10 +4,10 @@ import { readNumber } from '../../measure/readNumber';
 import { cropOf, cropSays } from './cropCell';
 import { type HarvestGround } from './picksIn';
 import { readAmountCell } from './readAmountCell';
-import { plainWords } from './readCells';
+import { ownId, plainWords } from './readCells';
 import { type RowFault, type TableSpec } from './readTable';
 
-export type GardenColumn = 'name' | 'crop' | 'count' | 'unit' | 'first' | 'peak' | 'last' | 'usual';
+export type GardenColumn = 'name' | 'crop' | 'count' | 'unit' | 'first' | 'peak' | 'last' | 'usual' | 'id';
 export type GardenRow = Omit<Planting, 'id'>;
 
 /** When nothing is told a bed is picked in summer, as a new one begins on the screen; the household mends it there. */
@@ -35,7 +35,8 @@ export function gardenIn({ units, crops }: HarvestGround): TableSpec<GardenColum
       first: { names: ['first week', 'first', 'from week', 'start'] },
       peak: { names: ['fullest week', 'fullest', 'peak week', 'peak'] },
       last: { names: ['last week', 'last', 'to week', 'end'] },
-      usual: { names: ['usual kg', 'usual', 'usual yield', 'a year', 'expected'] },
+      usual: { names: ['usual', 'usual yield', 'a year', 'expected'] },
+      id: { names: ['id'] },
     },
     read: ({ cell, head }) => {
       const faults: RowFault<GardenColumn>[] = [];
@@ -70,7 +71,7 @@ export function gardenIn({ units, crops }: HarvestGround): TableSpec<GardenColum
         ...{ firstWeek: first, peakWeek: Math.min(Math.max(peak, first), last), lastWeek: last },
         usualKg: usual?.kind === 'mass' ? usual.massKg : null,
       };
-      return { row, words: [name, crop, count.value, unit].join('|') };
+      return { row, words: [name, crop, count.value, unit].join('|'), ...ownId(cell('id')) };
     },
   };
 }

@@ -5,7 +5,7 @@ import { bestBy, refrigeratedUseBy } from '../../pantry/keepsUntil';
 import { type PantryPlace } from '../../pantry/place';
 import { type CalledJars, jarsCalled } from '../../recipe/jarsCalled';
 import { readDay } from '../readDay';
-import { plainWords, sizeNamed, wholeNumber } from './readCells';
+import { ownId, plainWords, sizeNamed, wholeNumber } from './readCells';
 import { type CellsOf, type RowFault, type TableSpec } from './readTable';
 
 /** What a shelf's file tells of each row; the first four are needed. */
@@ -61,11 +61,10 @@ export function jarsIn(ground: JarsGround): TableSpec<JarColumn, JarsRow> {
       const read = readRow(cells, { ...ground, dayFirst }, whatIs);
       if (Array.isArray(read)) return read;
       const { jars, day, ...lot } = read;
-      const own = cells.cell('lot');
       return {
         row: { lot, jars },
         words: [lot.product, lot.jar, jars, day, lot.place, lot.seal].join('|'),
-        ...(UUID.test(own) && { id: own.toLowerCase() }),
+        ...ownId(cells.cell('lot')),
       };
     },
   };
@@ -84,8 +83,6 @@ function jarsByName(named: Readonly<Record<string, ProductId>>): WhatIsCalled {
     return known.get(key);
   };
 }
-
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 type Row = Omit<JarLot, 'id'> & { jars: number; day: string };
 

@@ -2,10 +2,10 @@ import { PICK_SOURCES, type Pick as HarvestPick, PLACES } from '../../harvest/pi
 import { readDay } from '../readDay';
 import { cropOf, cropSays } from './cropCell';
 import { readAmountCell } from './readAmountCell';
-import { plainWords } from './readCells';
+import { ownId, plainWords } from './readCells';
 import { type RowFault, type TableSpec } from './readTable';
 
-export type PickColumn = 'picked' | 'crop' | 'amount' | 'unit' | 'soft' | 'place' | 'source';
+export type PickColumn = 'picked' | 'crop' | 'amount' | 'unit' | 'soft' | 'place' | 'source' | 'id';
 /** A pick but for its id. */
 export type PickRow = Omit<HarvestPick, 'id'>;
 
@@ -42,9 +42,10 @@ export function picksIn({ now, timeZone, units, crops }: HarvestGround): TableSp
         needed: true,
       },
       unit: { names: ['unit', 'units', 'measure'] },
-      soft: { names: ['of it soft kg', 'soft', 'of it soft', 'soft kg', 'soft lb'] },
+      soft: { names: ['of it soft', 'soft'] },
       place: { names: ['place', 'where', 'stored'] },
       source: { names: ['source', 'from'] },
+      id: { names: ['id'] },
     },
     dates: 'picked',
     read: ({ cell, head }, dayFirst) => {
@@ -70,6 +71,7 @@ export function picksIn({ now, timeZone, units, crops }: HarvestGround): TableSp
           told: `${cell('amount')} ${cell('unit')}`.trim().slice(0, 80),
         },
         words: [day.day, crop, massKg.toFixed(3), source].join('|'),
+        ...ownId(cell('id')),
       };
     },
   };

@@ -1,4 +1,4 @@
-import { JAR_SIZES, JARS, type JarSize } from '../../handbook/jars';
+import { type JarCount, JAR_SIZES, JARS, type JarSize } from '../../handbook/jars';
 
 /** Words without case, signs and doubled spaces. */
 export function plainWords(words: string): string {
@@ -30,12 +30,19 @@ const BY_SIZE = new Map<string, JarSize>([
   ),
 ]);
 
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/** The id that a row of the household's own table has; what other programs number their rows by is none. */
+export function ownId(typed: string): { readonly id?: string } {
+  return UUID.test(typed) ? { id: typed.toLowerCase() } : {};
+}
+
 /** A size of jar by any of its names: "Quarts", "32 oz", "half-pint jars". */
 export function sizeNamed(words: string): JarSize | undefined {
   const plain = plainWords(words)
     .replace(/(\d)(oz|ounces?)\b/, '$1 oz')
     .replace(/ounces?( jars?)?$/, 'oz');
-  return BY_SIZE.get(plain) ?? BY_SIZE.get(plain.replace(/ jars?$/, ''));
+  return BY_SIZE.get(plainWords(words)) ?? BY_SIZE.get(plain) ?? BY_SIZE.get(plain.replace(/ jars?$/, ''));
 }
 
 /** The size that some words name among others: "wide-mouth quart jars". The longest name counts: a half-pint is no pint. */
@@ -43,6 +50,17 @@ export function sizeWithin(words: string): JarSize | undefined {
   const plain = ` ${plainWords(words)} `;
   const names = [...BY_SIZE].sort(([a], [b]) => b.length - a.length);
   return names.find(([name]) => plain.includes(` ${name} `))?.[1];
+}
+
+/** Jars of several sizes in one cell: "7 quarts, 2 pints", "7 quarts and 2 pints"; undefined for anything else. */
+export function jarsNamed(words: string): JarCount[] | undefined {
+  const counts = words.split(/,| and /).map((part) => {
+    const [, typed = '', name = ''] = /^\s*(\d+)\s+(.+)$/.exec(part) ?? [];
+    const count = wholeNumber(typed);
+    const jar = sizeNamed(name);
+    return count === undefined || jar === undefined ? undefined : { jar, count };
+  });
+  return counts.every((each) => each !== undefined) ? counts : undefined;
 }
 
 /** A whole number as tables write it: "1,250", "1.250", "1 250", "1250.0"; undefined for anything else. */

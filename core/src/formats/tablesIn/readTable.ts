@@ -1,4 +1,5 @@
 import { type CsvTable, readCsv } from '../csv';
+import { withoutTime } from '../readDay';
 import { plainWords } from './readCells';
 
 /** A column that a table may have. */
@@ -155,11 +156,12 @@ function columnsOf<Column extends string, Row>(
 ): Partial<Record<Column, number>> {
   // "Weight (lb)" is the weight; what it is measured in is read beside.
   const plain = header.map((each) => plainWords(each.replace(/[([][^)\]]*[)\]]/g, ' ')) || plainWords(each));
+  const bare = plain.map((each) => each.replace(/ (kgs?|lbs?|pounds|g|oz)$/, ''));
   const taken = new Set<number>();
   const found: Partial<Record<Column, number>> = {};
   for (const column of Object.keys(columns) as Column[]) {
     const at = columns[column].names
-      .map((name) => plain.findIndex((each, i) => each === name && !taken.has(i)))
+      .flatMap((name) => [plain, bare].map((heads) => heads.findIndex((each, i) => each === name && !taken.has(i))))
       .find((i) => i >= 0);
     if (at === undefined) continue;
     found[column] = at;
@@ -172,14 +174,14 @@ const THREE = /^(\d{1,2})[-/](\d{1,2})[-/](?:\d{2}|\d{4})$/;
 
 /** Whether a date can be read either way. */
 function isOpen(words: string): boolean {
-  const [, a, b] = THREE.exec(words.trim()) ?? [];
+  const [, a, b] = THREE.exec(withoutTime(words)) ?? [];
   return a !== undefined && Number(a) <= 12 && Number(b) <= 12 && Number(a) !== Number(b);
 }
 
 /** Whether the day comes first, as the other dates of the file tell; undefined where none does, or they disagree. */
 function dateOrderOf(days: readonly string[]): boolean | undefined {
   const told = days.flatMap((words) => {
-    const [, a = 0, b = 0] = THREE.exec(words.trim())?.map(Number) ?? [];
+    const [, a = 0, b = 0] = THREE.exec(withoutTime(words))?.map(Number) ?? [];
     return a > 12 && b <= 12 ? [true] : b > 12 && a <= 12 ? [false] : [];
   });
   return new Set(told).size === 1 ? told[0] : undefined;

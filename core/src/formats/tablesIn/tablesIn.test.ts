@@ -89,6 +89,9 @@ test('days and months: the file tells, or it is asked; two figures of a year, an
     const told = readWhole(text, spec, { idOf, ...(dayFirst !== undefined && { dayFirst }) });
     return told.kind === 'read' ? told.rows.map(({ row }) => new Date(row.pickedAt).toISOString().slice(0, 10)) : told;
   };
+  // With the time of day behind it a date is as open.
+  expect(days(file('9/8/2026 14:05'))).toMatchObject({ kind: 'dates', typed: ['9/8/2026 14:05'] });
+  expect(days(file('9/8/2026 14:05'), true)).toEqual(['2026-08-09']);
   expect(days(file('9/8/26', '9/7/2026'))).toMatchObject({ kind: 'dates', typed: ['9/8/26', '9/7/2026'] });
   expect(days(file('9/8/25', '9/7/2025'), true)).toEqual(['2025-08-09', '2025-07-09']);
   expect(days(file('9/8/25', '9/7/2025'), false)).toEqual(['2025-09-08', '2025-09-07']);

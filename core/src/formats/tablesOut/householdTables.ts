@@ -1,5 +1,5 @@
 import { LEFT_WORDS } from '../../harvest/leftBehind';
-import { type Batch, jarsOf, jarsWords, massKgOf, nameOf } from '../../day/batch';
+import { type Batch, jarsOf, jarsWords, mainCropOf, massKgOf, nameOf } from '../../day/batch';
 import { countJars } from '../../handbook/jars';
 import { produceRow } from '../../handbook/produce';
 import { KG_PER_LB, ML_PER_QUART } from '../../measure/amount';
@@ -10,6 +10,7 @@ import { type LotChange } from '../../harvest/lotChange';
 import { onHand } from '../../harvest/onHand';
 import { type Planting } from '../../harvest/planting';
 import { type ShelfGoal } from '../../pantry/shelfGoal';
+import { reportedName } from '../../season/reportedWords';
 import { type SeasonReport } from '../../season/seasonReport';
 import { amountToBuy, type ShoppingItem } from '../../season/shoppingList';
 import { type Hardware } from '../../supplies/hardware';
@@ -122,6 +123,7 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => HouseholdTabl
         'id',
         'started',
         'product',
+        'crop',
         'size',
         'pack',
         'method',
@@ -136,13 +138,16 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => HouseholdTabl
         `trimmings ${unitOf(units)}`,
         units === 'metric' ? 'cooked off litres' : 'cooked off quarts',
         'note',
+        'record',
       ],
       rows: batches.map((batch) => {
         const record = records.get(batch.id);
+        const crop = record?.crop ?? mainCropOf(batch);
         return [
           batch.id,
           { at: batch.startAt },
           nameOf(batch),
+          crop === undefined ? null : produceRow(crop).name,
           batch.jar,
           batch.pack,
           // Of loads in canners of different ways each way once.
@@ -159,6 +164,7 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => HouseholdTabl
           record?.trimmingsKg == null ? null : mass(record.trimmingsKg, units),
           record?.cookedOffMl == null ? null : volume(record.cookedOffMl, units),
           record?.note ?? null,
+          record?.id ?? null,
         ];
       }),
     };
@@ -222,8 +228,19 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => HouseholdTabl
     ]),
   }),
   garden: ({ plantings, units }) => ({
-    columns: ['bed', 'crop', 'count', 'unit', 'first week', 'fullest week', 'last week', `usual ${unitOf(units)}`],
+    columns: [
+      'id',
+      'bed',
+      'crop',
+      'count',
+      'unit',
+      'first week',
+      'fullest week',
+      'last week',
+      `usual ${unitOf(units)}`,
+    ],
     rows: plantings.map((bed) => [
+      bed.id,
       bed.name,
       produceRow(bed.crop).name,
       bed.count,
@@ -260,7 +277,7 @@ const TABLES: Readonly<Record<ExportTable, (parts: ExportParts) => HouseholdTabl
         day,
         batch.jars,
         batch.jar,
-        productRow(batch.product).name,
+        reportedName(batch),
         batch.loads,
         batch.from ??
           batch.crops

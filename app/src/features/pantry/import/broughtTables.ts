@@ -9,6 +9,7 @@ import { type SupplyColumn, type SupplyRow, suppliesIn } from '@hoddle/core/form
 import { JARS } from '@hoddle/core/handbook/jars';
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { type ProductId, type ProductRow, productRow } from '@hoddle/core/handbook/products';
+import { goneBefore } from '@hoddle/core/harvest/usedUp';
 import { type DateStyle, dateWords } from '@hoddle/core/measure/dateWords';
 import { massWords } from '@hoddle/core/measure/massWords';
 import { type PantryPlace } from '@hoddle/core/pantry/place';
@@ -41,10 +42,6 @@ export interface BroughtTable {
   /** As it is sent; jars go their own way, since they wait where there is no signal. */
   sent?(rows: Rows, now: number): RowsIn;
 }
-
-const DAY_MS = 24 * 60 * 60_000;
-/** What was picked before that was used up, eaten or spoiled: nothing keeps longer without being written down. */
-const GONE_DAYS = 14;
 
 const ground = ({ now, units, dates, meant }: BroughtGround) => ({
   ...{ now, units, crops: meant },
@@ -82,7 +79,7 @@ const PICKS_TABLE: BroughtTable = {
   example: 'date,crop,lb\n2025-08-30,Paste tomatoes,42',
   columns: {
     ...{ picked: 'the day', crop: 'the crop', amount: 'how much', unit: 'the unit', soft: 'how much of it was soft' },
-    ...{ place: 'where it was put', source: 'where it came from' },
+    ...{ place: 'where it was put', source: 'where it came from', id: 'its id here' },
   } satisfies Record<PickColumn, string>,
   spec: (all) => picksIn(ground(all)) as TableSpec<string, unknown>,
   shown: (row, { units, dates }) => {
@@ -92,7 +89,7 @@ const PICKS_TABLE: BroughtTable = {
   sent: (rows, now) => ({
     table: 'picks',
     rows: rows.map(({ id, row }) => ({ id, ...(row as PickRow) })),
-    goneBefore: now - GONE_DAYS * DAY_MS,
+    goneBefore: goneBefore(now),
   }),
 };
 
@@ -102,7 +99,7 @@ const GARDEN_TABLE: BroughtTable = {
   example: 'bed,crop,count,unit\nEast bed,Paste tomatoes,60,plants',
   columns: {
     ...{ name: 'the bed', crop: 'the crop', count: 'how many', unit: 'plants, feet or trees', first: 'the first week' },
-    ...{ peak: 'the fullest week', last: 'the last week', usual: 'what it gives in a usual year' },
+    ...{ peak: 'the fullest week', last: 'the last week', usual: 'what it gives in a usual year', id: 'its id here' },
   } satisfies Record<GardenColumn, string>,
   spec: (all) => gardenIn(ground(all)) as TableSpec<string, unknown>,
   shown: (row) => {
@@ -118,7 +115,7 @@ const BATCHES_TABLE: BroughtTable = {
   example: 'made,product,produce,jars,size,note\n2025-08-30,Crushed tomatoes,46 lb,15,quart,a little thin',
   columns: {
     ...{ made: 'the day', product: 'what was made', crop: 'the crop', produce: 'how much went in', unit: 'the unit' },
-    ...{ jars: 'how many jars came out', size: 'the size of jar', note: 'the note' },
+    ...{ jars: 'how many jars came out', size: 'the size of jar', note: 'the note', id: 'its id here' },
   } satisfies Record<BatchColumn, string>,
   spec: (all) => batchesIn({ ...ground(all), products: all.meant, search: all.search }) as TableSpec<string, unknown>,
   shown: (row, { units, dates }) => {

@@ -1,4 +1,5 @@
 import { TextInput, View } from 'react-native';
+import { isOnlyHere } from '@/store/shell/reachedAt';
 import { CheckRow } from '@/ui/CheckRow';
 import { COLOURS } from '@/ui/colours';
 import { TextField } from '@/ui/TextField';
@@ -13,7 +14,6 @@ interface SmallPrintPartProps {
 /** What else stands on a label: a code to scan, a note, what a label of what is sold usually names. */
 export function SmallPrintPart({ draft, change }: SmallPrintPartProps) {
   const isAddress = /^https?:\/\/[^/\s]+\/?$/i.test(draft.base.trim());
-  const isHere = /\/\/(localhost|127\.|\[::1\])/i.test(draft.base);
   return (
     <View className="gap-3">
       <Heading>What else stands on it</Heading>
@@ -32,7 +32,7 @@ export function SmallPrintPart({ draft, change }: SmallPrintPartProps) {
               until it is one.
             </Words>
           )}
-          {isAddress && isHere && (
+          {isAddress && isOnlyHere(draft.base) && (
             <Words tone="ink-2">
               This address is only this machine’s own: another phone’s camera does not get there. Inside Hoddle the code
               is read whatever the address; Bench, Who comes in says how phones come in.

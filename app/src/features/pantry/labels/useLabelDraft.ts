@@ -1,6 +1,6 @@
-import { useState } from 'react';
 import { useDevices } from '@/features/bench/devices/useDevices';
 import { useRemembered } from '@/features/bench/instrument/useRemembered';
+import { reachedAt } from '@/store/shell/reachedAt';
 import { FIRST_SHEET } from './sheetDraft';
 import { type LabelWishes } from './useJarLabels';
 
@@ -13,8 +13,8 @@ export type LabelDraft = { readonly [Name in keyof typeof FIRST]: string };
 /** What was chosen for labels last, kept in this browser, and what follows from it. */
 export function useLabelDraft() {
   const { values: draft, change } = useRemembered('labels', FIRST);
-  const reached = useReachedAt();
-  const base = draft.base.trim() === '' ? reached : draft.base.trim();
+  const { known } = useDevices();
+  const base = draft.base.trim() === '' ? reachedAt(known?.devices?.addresses) : draft.base.trim();
   const isAddress = /^https?:\/\/[^/\s]+$/i.test(base.replace(/\/+$/, ''));
   const wishes: LabelWishes = {
     base: draft.withCode === 'yes' && isAddress ? base : '',
@@ -24,12 +24,4 @@ export function useLabelDraft() {
     statement: draft.statement,
   };
   return { draft: { ...draft, base }, change, wishes };
-}
-
-/** Where other devices find this server: its address in the home network where it has one, else the one this page came from. */
-function useReachedAt(): string {
-  const { known } = useDevices();
-  const [own] = useState(() => window.location.origin);
-  const isHere = /\/\/(localhost|127\.|\[::1\])/.test(own);
-  return isHere ? (known?.devices?.addresses[0] ?? own) : own;
 }
