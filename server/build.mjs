@@ -6,6 +6,7 @@ await build({
     ...[
       'src/main.ts',
       'src/demo/seedDemo.ts',
+      'src/devices/devices.ts',
       'src/workers/scheduleAnswer.ts',
       'src/workers/seasonAnswer.ts',
       'src/workers/dayPlanAnswer.ts',

@@ -7,7 +7,7 @@ import { JarLotSchema, MovementSchema } from './jarLot';
 export const BACKUP_FORMAT = 'hoddle-backup';
 
 /** Goes up whenever an older Hoddle could not read what is written; it refuses a higher one than it knows. */
-export const BACKUP_VERSION = 5;
+export const BACKUP_VERSION = 6;
 
 const {
   now: _now,

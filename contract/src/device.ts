@@ -1,8 +1,8 @@
 import * as v from 'valibot';
 import { Id } from './id';
 
-/** What a device may do, from least to most: look; all the work; also bring back, pair and strike out history. */
-export const ROLES = ['looker', 'cook', 'owner'] as const;
+/** What a device may do, from least to most: tell what it weighs and measures, and see nothing; look; all the work; also bring back, pair and strike out history. */
+export const ROLES = ['instrument', 'looker', 'cook', 'owner'] as const;
 export type Role = (typeof ROLES)[number];
 
 export const RoleSchema = v.picklist(ROLES, `must be one of ${ROLES.join(', ')}`);

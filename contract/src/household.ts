@@ -7,6 +7,7 @@ import { USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { AltitudeFt } from './altitude';
 import { Jar } from './crop';
 import { Id, oneOfEach } from './id';
+import { InstrumentSettings, NO_INSTRUMENTS } from './instrument';
 import { BestMonthsSchema, PlaceSchema } from './jarLot';
 
 const Inches = v.pipe(
@@ -188,5 +189,7 @@ export const Household = v.object({
   bestMonths: v.optional(BestMonthsSchema, 12),
   /** In which order day, month and year are written; null for the usual one of its units. */
   dateOrder: v.optional(v.nullable(v.picklist(DATE_ORDERS, 'must be dmy, mdy or ymd')), null),
+  /** Its scales and probes, what it weighs in, and whether a probe may begin a clock. */
+  instruments: v.optional(InstrumentSettings, NO_INSTRUMENTS),
 });
 export type Household = v.InferOutput<typeof Household>;

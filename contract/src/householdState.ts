@@ -9,6 +9,7 @@ import { HouseholdSourceSchema } from './householdSource';
 import { HardwareCountSchema, HardwareMoveSchema } from './hardware';
 import { MovementSchema, ShelfLotSchema } from './jarLot';
 import { KitchenEventSchema } from './kitchenEvent';
+import { LoadCurveSchema } from './instrument';
 import { LotChangeSchema } from './lotChange';
 import { OwnRecipeSchema } from './ownRecipe';
 import { OwnMeasureSchema } from './ownMeasure';
@@ -33,6 +34,8 @@ export const HouseholdState = v.object({
   batches: v.array(BatchSchema),
   events: v.array(KitchenEventSchema),
   dayEvents: v.array(DayEventSchema),
+  /** What instruments told of loads, thinned. */
+  curves: v.optional(v.array(LoadCurveSchema), []),
   /** The household's own number: it is in the codes on its lids. */
   mark: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(0x7f_ff_ff_ff)),
   /** Lots with jars in them, or that were touched lately, and those their jars came from. */

@@ -24,7 +24,14 @@ export const KitchenEventSchema = v.variant('type', [
     tested: Tested,
   }),
   v.object({ ...common, type: v.literal('venting-started') }),
-  v.object({ ...common, type: v.literal('boil-reached'), sure: v.optional(v.literal(true)), tested: Tested }),
+  v.object({
+    ...common,
+    type: v.literal('boil-reached'),
+    sure: v.optional(v.literal(true)),
+    tested: Tested,
+    by: v.optional(v.literal('probe')),
+  }),
+  v.object({ ...common, type: v.literal('boil-seen') }),
   v.object({ ...common, type: v.literal('boil-lost') }),
   v.object({ ...common, type: v.literal('heat-off'), tested: Tested }),
   v.object({ ...common, type: v.literal('pressure-down') }),
@@ -52,6 +59,7 @@ export const KitchenEventSchema = v.variant('type', [
     sealed: v.pipe(v.array(v.boolean()), v.maxLength(40)),
     sealedLotId: Id,
     unsealedLotId: Id,
+    curveSeen: v.optional(v.literal(true)),
     unsealed: v.optional(v.picklist(['refrigerator', 'reprocess'])),
   }),
 ]);

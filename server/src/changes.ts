@@ -22,6 +22,8 @@ interface Listener {
 /** Tells every open screen of the household what was written: they need not ask. */
 export class Changes {
   private readonly listeners = new Set<Listener>();
+  /** What was last said under a name: who begins to listen hears it too. */
+  private readonly said = new Map<string, string>();
   private stop: (() => void) | undefined;
 
   /** @param follow begins to hear of changes; nothing is worked out while nobody listens */
@@ -40,6 +42,7 @@ export class Changes {
     const listener: Listener = { res, address, ...(device !== undefined && { device }) };
     res.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform' });
     res.write('retry: 1000\n\ndata: here\n\n');
+    for (const [name, data] of this.said) res.write(`event: ${name}\ndata: ${data}\n\n`);
     const alive = setInterval(() => res.write(': alive\n\n'), ALIVE_MS);
     this.listeners.add(listener);
     this.stop ??= this.follow((change) => this.tell(change));
@@ -52,8 +55,17 @@ export class Changes {
     });
   }
 
+  /** Says something of this moment that nobody keeps, under a name of its own. @param data one line */
+  say(name: string, data: string): void {
+    this.said.set(name, data);
+    this.send(`event: ${name}\ndata: ${data}\n\n`);
+  }
+
   private tell(change: StateChange): void {
-    const line = `data: ${JSON.stringify(change)}\n\n`;
+    this.send(`data: ${JSON.stringify(change)}\n\n`);
+  }
+
+  private send(line: string): void {
     for (const { res } of this.listeners) {
       if (res.writableLength > MOST_UNREAD) res.destroy();
       else res.write(line);

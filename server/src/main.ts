@@ -13,6 +13,9 @@ import { UnusableFile } from './db/checkFile';
 import { backupsOf, openDatabase } from './db/openDatabase';
 import { createLog } from './log';
 import { createServer } from './server';
+import { householdWatch } from './instruments/householdWatch';
+import { socketDoor } from './instruments/socketDoor';
+import { tcpDoor } from './instruments/tcpDoor';
 import { localCertificate, type Served } from './tls/authority';
 import { dayPlanPool } from './workers/dayPlanPool';
 import { schedulePool } from './workers/schedulePool';
@@ -91,12 +94,13 @@ const dayPlans = dayPlanPool(resolve(import.meta.dirname, 'dayPlanAnswer.js'));
 const seasons = seasonPool(resolve(import.meta.dirname, 'seasonAnswer.js'));
 const changes = new Changes((tell) => db.state.listen(tell));
 const backups = nightlyBackups(db, backupFolder, log);
+const watch = householdWatch({ db, clock: systemClock, changes, log });
 let shown = served.cert;
 const scheme = served.key === undefined ? 'http' : 'https';
 let boundPort = port;
 
 const app = createServer({
-  ...{ db, clock: systemClock, log, changes, appFolder, backups, pairing, proxies },
+  ...{ db, clock: systemClock, log, changes, appFolder, backups, pairing, proxies, instruments: watch },
   hosts: () => hosts,
   ...(served.authority && { authority: served.authority }),
   ...(process.env.HODDLE_LIMITS === 'off' && isLoopbackHost(host) && { limits: NO_LIMITS }),
@@ -111,13 +115,26 @@ const newServer = (): Server =>
   served.key === undefined ? createHttp(app) : createHttps({ key: served.key, cert: served.cert }, app);
 const server = newServer().listen(port, host);
 const servers = [server];
+const sockets = socketDoor({ hub: watch.hub, pairing, hosts: () => hosts });
+sockets.serve(server);
+
+let stopWires: () => void = () => undefined;
 
 server.once('listening', () => {
   const address = server.address();
   boundPort = typeof address === 'object' && address ? address.port : port;
   // This machine itself, and the commands beside the server, come in by the loopback whatever else is listened on.
   const isAtHome = isLoopbackHost(host) || host === '0.0.0.0' || host === '::';
-  if (!isAtHome) servers.push(newServer().listen(boundPort, '127.0.0.1'));
+  if (!isAtHome) {
+    const atHome = newServer().listen(boundPort, '127.0.0.1');
+    servers.push(atHome);
+    sockets.serve(atHome);
+  }
+  // Scales and probes without a browser speak beside the app; where that port is taken they have the app's own.
+  const wires = tcpDoor(watch.hub, pairing);
+  wires.on('error', (error) => log.warn({ err: error }, 'no instrument is heard over TCP'));
+  wires.listen(Number(process.env.HODDLE_INSTRUMENTS_PORT ?? boundPort + 1), host);
+  stopWires = () => wires.close();
   db.tellAddress(`${scheme}://127.0.0.1:${boundPort}`);
   process.stdout.write(`Hoddle is at ${scheme}://${inUrl(host)}:${boundPort}\n`);
 });
@@ -148,11 +165,13 @@ const GRACE_MS = 2_000;
 
 async function stop(): Promise<void> {
   changes.close();
+  sockets.close();
+  stopWires();
   backups.stop();
   for (const each of servers) each.closeIdleConnections();
   setTimeout(() => servers.forEach((each) => each.closeAllConnections()), GRACE_MS).unref();
   await Promise.all(servers.map((each) => new Promise((closed) => each.close(closed))));
-  await Promise.all([searches.close(), seasons.close(), dayPlans.close()]);
+  await Promise.all([searches.close(), seasons.close(), dayPlans.close(), watch.stop()]);
   await db.close();
   process.exit(0);
 }

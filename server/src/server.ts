@@ -16,6 +16,7 @@ import { type Clock } from './clock';
 import { type Database } from './db/openDatabase';
 import { errorHandler } from './errorHandler';
 import { holdIds, holdPath } from './holdPath';
+import { type HouseholdWatch } from './instruments/householdWatch';
 import { notPlain } from './plainJson';
 import { Problem } from './problem';
 import { requestContext } from './requestContext';
@@ -45,6 +46,7 @@ import { hardwareMovesRoute } from './routes/hardwareMoves';
 import { healthRoute } from './routes/health';
 import { householdRoute } from './routes/household';
 import { jarsInRoute } from './routes/jarsIn';
+import { instrumentsRoute } from './routes/instruments';
 import { kitchenEventsRoute } from './routes/kitchenEvents';
 import { labelsRoute } from './routes/labels';
 import { lotChangesRoute } from './routes/lotChanges';
@@ -76,6 +78,8 @@ export interface ServerParts {
   readonly planDay: PlanDay;
   readonly changes: Changes;
   readonly backups: Backups;
+  /** What scales and probes tell. */
+  readonly instruments: Pick<HouseholdWatch, 'now' | 'hub'>;
   readonly pairing: Pairing;
   /** Addresses that are open without a device's key. */
   readonly open: OpenAddresses;
@@ -153,7 +157,8 @@ const CONTENT_POLICY = {
 };
 
 function api(parts: ServerParts, calendarOf: CalendarOf): express.Router {
-  const { db, clock, schedule, planSeasons, changes, backups, pairing, open, addresses, authority, log } = parts;
+  const { db, clock, schedule, planSeasons, changes, backups, pairing, open, addresses, authority, log, instruments } =
+    parts;
   const router = express.Router();
   router.get('/changes', (req, res) => changes.listen(res, req.ip ?? '', whoOf(res).device?.id));
   router.use((_req, _res, next) => {
@@ -182,6 +187,7 @@ function api(parts: ServerParts, calendarOf: CalendarOf): express.Router {
   router.use(jarsInRoute(db), rowsInRoute(db), goalsRoute(db), hardwareMovesRoute(db), recallsRoute(db));
   router.use(seasonRoute(db), seasonPlansRoute(db, planSeasons, log));
   router.use(exportsRoute(db), everythingRoute(db), labelsRoute(), papersRoute(), calendarRoute(calendarOf));
+  router.use(instrumentsRoute(db, instruments));
   router.use(openAddressesRoute(open, addresses), backupRoute(db, clock, backups));
   router.use(() => {
     throw new Problem(404, 'not-found', 'There is nothing at this address.');

@@ -16,6 +16,7 @@ import { Pairing } from './access/pairing';
 import { nightlyBackups } from './backup/nightly';
 import { backupsOf, openDatabase } from './db/openDatabase';
 import { readBatchesNow, readDayEvents, readEvents, readSettings } from './db/readState';
+import { householdWatch } from './instruments/householdWatch';
 import { holdAgainstDocument } from './openApiChecker';
 import { createServer, type ServerParts } from './server';
 import { planHousehold } from './season/planHousehold';
@@ -48,6 +49,7 @@ export async function startServer(
     return { outcome, stop: () => (goOn = false) };
   };
   const changes = new Changes((tell) => db.state.listen(tell));
+  const watch = householdWatch({ db, clock, changes, log });
   const backups = nightlyBackups(db, backupsOf(file), log, () => clock.now(null));
   const pairing = await Pairing.of(db);
   const open = await OpenAddresses.of(db);
@@ -64,6 +66,7 @@ export async function startServer(
       changes,
       backups,
       pairing,
+      instruments: watch,
       appFolder: join(tmpdir(), 'no-app-here'),
     },
     ...{ hosts: () => ownHosts('127.0.0.1'), addresses: () => [], limits: NO_LIMITS, ...more },
@@ -80,6 +83,7 @@ export async function startServer(
     express,
     pairing,
     backups,
+    watch,
     address: base.replace(/\/api$/, ''),
     async call(method: string, path: string, body?: unknown) {
       const init = {
@@ -118,6 +122,7 @@ export async function startServer(
       server.closeAllConnections();
       await new Promise((closed) => server.close(closed));
       backups.stop();
+      await watch.stop();
       await db.close();
     },
   };

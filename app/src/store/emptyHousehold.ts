@@ -1,5 +1,6 @@
 import { type Kitchen } from '@hoddle/contract/household';
 import { type HouseholdState } from '@hoddle/contract/householdState';
+import { NO_INSTRUMENTS } from '@hoddle/contract/instrument';
 import { NO_SEASON } from '@hoddle/contract/season';
 import { USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { USUAL_BURNER_WATTS } from '@hoddle/core/canner/canner';
@@ -38,6 +39,7 @@ export const EMPTY_HOUSEHOLD: HouseholdState = {
     places: [...USUAL_PLACES] as HouseholdState['household']['places'],
     bestMonths: 12,
     dateOrder: null,
+    instruments: NO_INSTRUMENTS(),
   },
   picks: [],
   lotChanges: [],
@@ -48,6 +50,7 @@ export const EMPTY_HOUSEHOLD: HouseholdState = {
   batches: [],
   events: [],
   dayEvents: [],
+  curves: [],
   lots: [],
   movements: [],
   use: [],

@@ -1,3 +1,4 @@
+import { NO_INSTRUMENTS } from '@hoddle/contract/instrument';
 import { NOTHING_MORE } from '@hoddle/core/yields/batchRecord';
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
@@ -137,6 +138,7 @@ const PATH: readonly Write[] = [
       places: EMPTY_HOUSEHOLD.household.places,
       bestMonths: 12,
       dateOrder: null,
+      instruments: NO_INSTRUMENTS(),
     },
   },
   {

@@ -21,6 +21,16 @@ const ids = {
 const MORNING = Date.UTC(2026, 7, 29, 11, 40);
 
 export const EXAMPLES = {
+  instruments: {
+    instruments: [
+      {
+        ...{ id: 'canner-probe-1', name: 'Big enamel', kind: 'probe', step: 0.1, battery: 80, isLost: false },
+        ...{ sharesName: false, setAside: {}, last: { at: MORNING, value: 205.9 } },
+      },
+    ],
+    calls: [{ loadId: ids.load, instrument: 'canner-probe-1', kind: 'boil-found', since: MORNING, reads: 205.9 }],
+    warm: [],
+  },
   readRecipe: {
     text: 'Carrot sticks\n1 lb carrots\n1 cup white vinegar (5 %)\n1 cup water\nBoil the brine.\nPack into jars.',
   },
@@ -141,6 +151,7 @@ export const EXAMPLES = {
     ],
     bestMonths: 12,
     dateOrder: null,
+    instruments: { places: [], containers: [], startsClock: 'tap' },
   },
   clock: { offsetMs: 3_600_000 },
   pick: {

@@ -1,11 +1,30 @@
 import { BackupFile, BackupsReply, RestoreReply } from '../backup';
 import { ClientErrorSchema } from '../clientError';
 import { Device, DevicesReply, Me, PairingCode, PairingCodeRequest, PairRequest, PassphraseRequest } from '../device';
+import { InstrumentsNow, SimulatedRequest } from '../instrument';
 import { EXAMPLES } from './examples';
 import { type Operation, struckOut } from './operation';
 
-/** Addresses of backups, of who may come in, and of what broke. */
+/** Addresses of instruments, of backups, of who may come in, and of what broke. */
 export const TRUST_OPERATIONS: readonly Operation[] = [
+  {
+    method: 'get',
+    path: '/instruments',
+    summary:
+      'What scales and probes tell now. What is new of it comes by itself: lines named "instruments" of /changes.',
+    replies: { 200: InstrumentsNow },
+    replyExample: EXAMPLES.instruments,
+    errors: [],
+  },
+  {
+    method: 'post',
+    path: '/instruments/simulated',
+    summary: 'Turns the simulated instruments of a demo on or off, or lets something happen in their kitchen.',
+    body: SimulatedRequest,
+    bodyExample: { what: 'weigh 5.2' },
+    replies: { 204: null },
+    errors: [400, 409],
+  },
   {
     method: 'get',
     path: '/backup',

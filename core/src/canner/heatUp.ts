@@ -24,7 +24,7 @@ export const LOADING_F = { hot: 180, raw: 140 } as const;
 /** A low-temperature bath takes its jars in water of 120 to 140 F and is held at 180 to 185 F. Handbook rule 8. */
 const BATH_F = { loading: 130, held: 182 } as const;
 /** Water that is hotter than this is cooled before jars of less go in. */
-const RAW_BELOW_F = 160;
+export const RAW_BELOW_F = 160;
 /** Hot water ladled out, and as much cold poured in, litres a minute; then stirred and measured. Common practice. */
 const LADLE_LITRES_PER_MINUTE = 3;
 const POUR_LITRES_PER_MINUTE = 6;

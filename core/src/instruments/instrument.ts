@@ -15,6 +15,8 @@ export interface Announced {
   readonly step: number;
   /** Percent, where it has one. */
   readonly battery?: number;
+  /** What its own clock says now, epoch milliseconds: what it kept while nobody heard it is dated by that. */
+  readonly at?: number;
 }
 
 export interface Measure {

@@ -54,14 +54,15 @@ export class InstrumentBoard {
 
   /** @param receivedAt on the household's clock, epoch milliseconds */
   take(line: InstrumentLine, receivedAt: number): Taken {
-    if (line.type === 'announce') return this.announce(line);
+    if (line.type === 'announce') return this.announce(line, receivedAt);
     const held = this.held.get(line.id);
     if (!held) return { kind: 'set-aside', why: 'unannounced' };
     if (line.type !== 'reading') {
       held.isLost = line.type === 'lost';
       return { kind: 'known' };
     }
-    const second = Math.floor(receivedAt / 1_000);
+    // Of its own clock: what was kept for minutes comes all at once.
+    const second = Math.floor(line.at / 1_000);
     if (held.second !== second) [held.second, held.inSecond] = [second, 0];
     held.inSecond += 1;
     if (held.inSecond > MOST_A_SECOND) return setAside(held, 'too-many');
@@ -74,6 +75,11 @@ export class InstrumentBoard {
     held.last = { at, value };
     held.isLost = false;
     return { kind: 'reading', id: line.id, at, value };
+  }
+
+  /** What one of them said of itself. */
+  announced(id: string): Announced | undefined {
+    return this.held.get(id)?.announced;
   }
 
   /** All that are known, in the order they came. */
@@ -89,8 +95,12 @@ export class InstrumentBoard {
     }));
   }
 
-  private announce({ type: _, ...announced }: { readonly type: 'announce' } & Announced): Taken {
+  private announce(
+    { type: _, at, ...announced }: { readonly type: 'announce' } & Announced,
+    receivedAt: number,
+  ): Taken {
     const known = this.held.get(announced.id);
+    const behindMs = at === undefined ? Infinity : receivedAt - at;
     const step = stepInBase(announced);
     if (step === undefined) return { kind: 'set-aside', why: 'wrong-unit' };
     if (!(step > 0)) return { kind: 'set-aside', why: 'wrong-step' };
@@ -98,11 +108,11 @@ export class InstrumentBoard {
     if (known) {
       // Its clock may have been set since.
       known.announced = announced;
-      known.behindMs = Infinity;
+      known.behindMs = behindMs;
       return { kind: 'known' };
     }
     if (this.held.size >= MOST_INSTRUMENTS) return { kind: 'set-aside', why: 'too-many' };
-    const fresh = { behindMs: Infinity, isLost: false, setAside: {}, second: 0, inSecond: 0 };
+    const fresh = { behindMs, isLost: false, setAside: {}, second: 0, inSecond: 0 };
     this.held.set(announced.id, { announced, ...fresh });
     return { kind: 'known' };
   }

@@ -30,7 +30,11 @@ export type KitchenEvent = { readonly id: string; readonly loadId: string; reado
       readonly sure?: true;
       /** The minutes that were asked of it then, by the table. */
       readonly tested?: number;
+      /** Nobody tapped: a probe saw it, and the household lets it begin the clock. */
+      readonly by?: 'probe';
     }
+  /** Somebody looked into a pot whose clock a probe began, and it boils. */
+  | { readonly type: 'boil-seen' }
   | { readonly type: 'boil-lost' }
   /** `tested` as above: the table may have changed while it boiled. */
   | { readonly type: 'heat-off'; readonly tested?: number }
@@ -46,6 +50,8 @@ export type KitchenEvent = { readonly id: string; readonly loadId: string; reado
       /** Ids for the jars that go to the shelf and for those that did not seal. */
       readonly sealedLotId: string;
       readonly unsealedLotId: string;
+      /** The curve of the load fell short of what is tested; the cook was asked, and says that it boiled all the same. */
+      readonly curveSeen?: true;
       /** Where those that did not seal go; the refrigerator unless told. */
       readonly unsealed?: 'refrigerator' | 'reprocess';
     }

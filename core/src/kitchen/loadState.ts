@@ -42,6 +42,8 @@ export interface LoadState {
   readonly ventAt?: number;
   /** When the full boil, steady steam, the pressure or the bath's heat was last reached; cleared when it is lost. */
   readonly boilAt?: number;
+  /** Its clock was begun by a probe, and nobody has said since that it boils: such jars do not go to the shelf. */
+  readonly unseen?: true;
   /** Minutes a canner that times itself said it would run. */
   readonly machineMinutes?: number;
   readonly timesLost: number;
@@ -68,7 +70,8 @@ export function processEndsAt(order: LoadOrder, state: LoadState): number | unde
  * the whole time again. Where taps disagree, the longer process wins: a second "it boils" moves the start later, heat
  * turned off before the time is over counts as a lost boil, a boil sooner than can be does not count unless the cook was
  * asked, and nothing is taken back that would shorten a process, but for a slip at "lost" that is told at once and for
- * sure. Steam, pressure and a low-temperature bath go by the same rules.
+ * sure. Steam, pressure and a low-temperature bath go by the same rules. A clock that a probe began is no shorter and no more
+ * sure than one that was tapped, and its jars go to no shelf until somebody has said that it boils.
  */
 export function loadState(order: LoadOrder, events: readonly KitchenEvent[]): LoadState {
   const start: LoadState = {
@@ -135,6 +138,8 @@ function step(order: LoadOrder, state: LoadState, event: KitchenEvent): LoadStat
         : undefined;
     case 'boil-reached':
       return reachBoil(order, state, event);
+    case 'boil-seen':
+      return state.unseen ? { ...state, unseen: undefined } : undefined;
     case 'boil-lost':
       return phase === 'boiling' ? loseBoil(state, event.at) : undefined;
     case 'heat-off': {
@@ -152,6 +157,7 @@ function step(order: LoadOrder, state: LoadState, event: KitchenEvent): LoadStat
       return { ...state, jars: event.jars, broken: state.broken + state.jars - event.jars };
     case 'seal-checked':
       if (phase !== 'cooling' || event.sealed.length !== state.jars) return undefined;
+      if (state.unseen && event.sealed.some(Boolean)) return undefined;
       return { ...state, phase: 'checked', sealed: event.sealed };
     case 'kept-cold':
       if (phase !== 'planned' || !isCold(order.method)) return undefined;
@@ -167,12 +173,15 @@ function reachBoil(
   event: Extract<KitchenEvent, { type: 'boil-reached' }>,
 ): LoadState | undefined {
   if (!['heating', 'venting', 'boiling'].includes(state.phase)) return undefined;
+  // A tap moves a start later; a probe that sees what was tapped already tells nothing new.
+  if (event.by === 'probe' && (state.phase === 'boiling' || event.sure)) return undefined;
   const soon = boilIsTooSoon(order, state, event.at);
   if (soon && !event.sure) return undefined;
   return {
     ...state,
     phase: 'boiling',
     boilAt: event.at,
+    unseen: event.by === 'probe' ? true : undefined,
     machineMinutes: undefined,
     soonBoils: soon ? [...state.soonBoils, event] : state.soonBoils,
   };
@@ -193,6 +202,7 @@ function loseBoil(state: LoadState, at: number): LoadState {
     ...state,
     phase: 'heating',
     boilAt: undefined,
+    unseen: undefined,
     machineMinutes: undefined,
     timesLost: state.timesLost + 1,
     lostAt: at,

@@ -77,7 +77,7 @@ export interface TestedProcess {
 const VENT_MINUTES = 10;
 
 /** Handbook rule 8. */
-const BATH_F = { low: 180, high: 185 } as const;
+export const BATH_F = { low: 180, high: 185 } as const;
 
 /**
  * The tested process for one kitchen. Total: any text ends in a tested row or a refusal with a way out.

@@ -1,3 +1,4 @@
+import { type IncomingMessage } from 'node:http';
 import { type Request, type RequestHandler } from 'express';
 import { Problem } from '../problem';
 import { isLoopbackAddress, isLoopbackHost, nameIn } from './hosts';
@@ -6,13 +7,13 @@ import { isLoopbackAddress, isLoopbackHost, nameIn } from './hosts';
 const FORWARDED = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'x-real-ip', 'via'];
 
 /** Whether something passed the request on. */
-export function isForwarded(req: Request): boolean {
-  return FORWARDED.some((header) => req.get(header) !== undefined);
+export function isForwarded({ headers }: Pick<IncomingMessage, 'headers'>): boolean {
+  return FORWARDED.some((header) => headers[header] !== undefined);
 }
 
 /** Whether the request comes from this machine itself, under one of its own names, from nobody else. */
-export function isHome(req: Request): boolean {
-  const name = nameIn(req.get('host'));
+export function isHome(req: Pick<IncomingMessage, 'headers' | 'socket'>): boolean {
+  const name = nameIn(req.headers.host);
   return isLoopbackAddress(req.socket.remoteAddress) && !isForwarded(req) && name !== undefined && isLoopbackHost(name);
 }
 

@@ -117,6 +117,11 @@ export class Pairing {
     return known;
   }
 
+  /** Whether a device that was let in may still come. */
+  isIn(id: string): boolean {
+    return this.devices.some((each) => each.id === id && each.revokedAt === null);
+  }
+
   /** @returns whether there was such a device */
   async revoke(id: string): Promise<boolean> {
     const device = this.devices.find((each) => each.id === id);

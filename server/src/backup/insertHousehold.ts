@@ -25,6 +25,7 @@ const FILLED = [
   'batchRecords',
   'events',
   'dayEvents',
+  'curves',
   'lots',
   'movements',
   'checkedRows',
@@ -75,6 +76,7 @@ export async function insertHousehold(tables: Tables, data: BackupData, transact
   await insertRows(tables.events, events, transaction);
   const steps = data.dayEvents.map(({ id, day, type, at, ...detail }) => ({ id, day, type, at, detail }));
   await insertRows(tables.dayEvents, steps as DayEventRow[], transaction);
+  await insertRows(tables.curves, data.curves, transaction);
   await insertRows(tables.lots, (data.lots as JarLot[]).map(lotRow), transaction);
   await insertRows(tables.movements, (data.movements as Movement[]).map(movementRow), transaction);
   await tables.checkedRows.bulkCreate(data.checkedRows, { transaction });

@@ -8,7 +8,16 @@ import { type HouseholdRow } from './tables';
 function unsetHousehold(): HouseholdRow {
   return {
     ...{ id: 1, name: '', altitudeFt: null, burners: 4, demoOffsetMs: null, units: 'us', kitchen: null, ownJars: [] },
-    ...{ places: null, bestMonths: 12, dateOrder: null, mark: 0, seasonDays: null, seasonPlan: null, seasonPins: null },
+    ...{
+      places: null,
+      bestMonths: 12,
+      dateOrder: null,
+      instruments: null,
+      mark: 0,
+      seasonDays: null,
+      seasonPlan: null,
+      seasonPins: null,
+    },
   };
 }
 

@@ -10,6 +10,7 @@ import { HouseholdSourceSchema } from '@hoddle/contract/householdSource';
 import { JarLotSchema, MovementSchema } from '@hoddle/contract/jarLot';
 import { KitchenEventSchema } from '@hoddle/contract/kitchenEvent';
 import { LotChangeSchema } from '@hoddle/contract/lotChange';
+import { LoadCurveSchema, NO_INSTRUMENTS } from '@hoddle/contract/instrument';
 import { type AnySchema } from '@hoddle/contract/openapi/operation';
 import { OwnMeasureSchema } from '@hoddle/contract/ownMeasure';
 import { OwnRecipeSchema } from '@hoddle/contract/ownRecipe';
@@ -75,6 +76,7 @@ export const ROW_FORMS: { readonly [Name in keyof Tables]: Form<never> } = {
   loads: form<LoadRow>(LoadForm, (row) => ({ ...loadOf(row), batchId: row.batchId })),
   events: form<EventRow>(KitchenEventSchema, eventOf),
   dayEvents: form<DayEventRow>(DayEventSchema, dayEventOf),
+  curves: form(LoadCurveSchema),
   lots: form<LotRow>(JarLotSchema, lotOf),
   movements: form<MovementRow>(MovementSchema, movementOf),
   goals: form(ShelfGoalSchema),
@@ -96,12 +98,13 @@ export function unreadable<Name extends keyof Tables>(table: Name, row: RowOf<Na
 
 /** The household's settings without its canners, as `PUT /api/household` takes them. */
 export function settingsOf(row: HouseholdRow) {
-  const { name, altitudeFt, burners, units, kitchen, ownJars, places, bestMonths, dateOrder } = row;
+  const { name, altitudeFt, burners, units, kitchen, ownJars, places, bestMonths, dateOrder, instruments } = row;
   return {
     ...{ name, altitudeFt, burners, units, bestMonths, dateOrder },
     kitchen: kitchen ?? v.parse(KitchenSchema, USUAL_KITCHEN),
     ownJars,
     places: places ?? [...USUAL_PLACES],
+    instruments: instruments ?? NO_INSTRUMENTS(),
   };
 }
 

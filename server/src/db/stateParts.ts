@@ -58,6 +58,7 @@ export const PARTS: { readonly [Name in Part]: PartRule } = {
   },
   events: { of: ['events'], make: ({ rows }) => sorted(rows, 'events', 'at').map(eventOf) },
   dayEvents: { of: ['dayEvents'], make: ({ rows }) => sorted(rows, 'dayEvents', 'at').map(dayEventOf) },
+  curves: plain('curves', 'startAt'),
   lots: { of: PANTRY, ages: true, make: ({ pantry, now }) => pantry.told(now).lots },
   movements: { of: PANTRY, ages: true, make: ({ pantry, now }) => pantry.told(now).movements },
   use: { of: PANTRY, ages: true, make: ({ pantry, now }) => pantry.all.useRecords(now) },

@@ -5,6 +5,7 @@ import { type Batch, type LoadSize } from '@hoddle/core/day/batch';
 import { type Canner, type OwnJar } from '@hoddle/core/canner/canner';
 import { type Season } from '@hoddle/contract/season';
 import { type Kitchen } from '@hoddle/contract/household';
+import { type InstrumentSettings } from '@hoddle/contract/instrument';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type DateOrder } from '@hoddle/core/measure/dateWords';
 import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
@@ -12,6 +13,7 @@ import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { type LoadCurve } from '@hoddle/core/kitchen/loadCurve';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
 import { type BestMonths } from '@hoddle/core/pantry/keepsUntil';
 import { type PantryPlace } from '@hoddle/core/pantry/place';
@@ -38,6 +40,7 @@ export interface HouseholdRow {
   places: readonly PantryPlace[] | null;
   bestMonths: BestMonths;
   dateOrder: DateOrder | null;
+  instruments: InstrumentSettings | null;
   mark: number;
   seasonDays: Season['days'] | null;
   seasonPlan: Season['plan'];
@@ -152,6 +155,7 @@ export interface Tables {
   loads: Table<LoadRow>;
   events: Table<EventRow>;
   dayEvents: Table<DayEventRow>;
+  curves: Table<LoadCurve>;
   lots: Table<LotRow>;
   movements: Table<MovementRow>;
   goals: Table<ShelfGoal>;
@@ -220,6 +224,7 @@ export function defineTables(sequelize: Sequelize): Tables {
       places: JSON,
       bestMonths: INTEGER,
       dateOrder: STRING,
+      instruments: JSON,
       mark: INTEGER,
       seasonDays: JSON,
       seasonPlan: JSON,
@@ -344,6 +349,15 @@ export function defineTables(sequelize: Sequelize): Tables {
     }),
     events: table('kitchen_events', { id, loadId: STRING, type: STRING, at: BIGINT, detail: JSON }),
     dayEvents: table('day_events', { id, day: STRING, type: STRING, at: BIGINT, detail: JSON }),
+    curves: table('load_curves', {
+      id,
+      instrument: STRING,
+      measures: STRING,
+      startAt: BIGINT,
+      wants: DOUBLE,
+      readsMoreF: DOUBLE,
+      points: JSON,
+    }),
     lots: table('jar_lots', {
       id,
       loadId: STRING,

@@ -1,3 +1,4 @@
+import { NO_INSTRUMENTS } from '@hoddle/contract/instrument';
 import { format, isSaturday, lastDayOfMonth, previousSaturday, set, subDays } from 'date-fns';
 import { type BackupData } from '@hoddle/contract/backup';
 import { type CheckedRow } from '@hoddle/contract/checkedRow';
@@ -52,6 +53,7 @@ export function fennickHollow(now: Date): DemoHousehold {
       places: demoPlaces(demoNow),
       bestMonths: 12,
       dateOrder: null,
+      instruments: NO_INSTRUMENTS(),
     },
     picks: [
       ...seasons.picks,
@@ -72,6 +74,7 @@ export function fennickHollow(now: Date): DemoHousehold {
     batches: batches as DemoHousehold['batches'],
     events: events as DemoHousehold['events'],
     dayEvents: lastNight.dayEvents as DemoHousehold['dayEvents'],
+    curves: [],
     batchRecords: [...seasons.batchRecords, ...demoRecipeRecords(demoNow)] as DemoHousehold['batchRecords'],
     ...demoPantry(demoNow, batches, events),
     season: { days: DAYS, plan: null, pins: [], ticked: [] },

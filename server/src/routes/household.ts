@@ -15,9 +15,9 @@ export function householdRoute(db: Database, clock: Clock): Router {
     .get('/state', (req, res) => reply.send(req, res))
     .put('/household', async (req, res) => {
       const settings = v.parse(Household, req.body);
-      const { canners, kitchen, ownJars, places, bestMonths, dateOrder, ...household } = settings;
+      const { canners, kitchen, ownJars, places, bestMonths, dateOrder, instruments, ...household } = settings;
       // A page of an older version does not know of these: what was kept stays.
-      const later = { kitchen, ownJars, places, bestMonths, dateOrder };
+      const later = { kitchen, ownJars, places, bestMonths, dateOrder, instruments };
       const told = Object.fromEntries(Object.entries(later).filter(([part]) => part in req.body));
       await db.write(async (transaction) => {
         await db.tables.households.update({ ...household, ...told }, { where: { id: 1 }, transaction });

@@ -9,6 +9,7 @@ import { isHeldToTheTable, type KitchenEvent } from '@hoddle/core/kitchen/kitche
 import { loadNow } from '@hoddle/core/kitchen/loadNow';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { type LoadOrder, loadState } from '@hoddle/core/kitchen/loadState';
+import { notForShelf } from '@hoddle/core/kitchen/notForShelf';
 import { toldOf } from '@hoddle/core/kitchen/toldOf';
 import { coldLot } from '@hoddle/core/pantry/coldLot';
 import { sealCheck } from '@hoddle/core/pantry/sealCheck';
@@ -29,23 +30,33 @@ import { holdInOrder, isJustNow } from './holdInOrder';
 export function kitchenEventsRoute(db: Database, clock: Clock): Router {
   return Router().post('/kitchen/events', async (req, res) => {
     const sent = v.parse(KitchenEventSchema, req.body) as KitchenEvent;
-    const batches = await knownBatches(db, sent.loadId);
-    const own = loadOf(sent.loadId, batches);
-    const order = loadOrder(own.batch, own.load, batches);
-    await holdTested(db, clock, sent, order);
-    await holdWay(db, clock, sent, own, batches);
-    const event = withTested(sent, order);
-    const isNew = await db.write(async (transaction) => {
-      const { id, loadId, type, at, ...detail } = event;
-      const before = await eventsOf(db, own, batches, transaction);
-      const added = await keepOnce(db.tables.events, { id, loadId, type, at, detail }, transaction);
-      if (added) await holdInOrder(db, clock, event, transaction);
-      if (added && event.type === 'seal-checked') await storeJars(db, own, batches, before, event, transaction);
-      if (added && event.type === 'kept-cold') await storeCold(db, own, batches, before, event, transaction);
-      return added;
-    });
+    const { event, isNew } = await keepKitchenEvent(db, clock, sent);
     res.status(isNew ? 201 : 200).json(event);
   });
+}
+
+/** Keeps what happened to a load, whoever tells it. @throws Problem where it may not be */
+export async function keepKitchenEvent(
+  db: Database,
+  clock: Clock,
+  sent: KitchenEvent,
+): Promise<{ readonly event: KitchenEvent; readonly isNew: boolean }> {
+  const batches = await knownBatches(db, sent.loadId);
+  const own = loadOf(sent.loadId, batches);
+  const order = loadOrder(own.batch, own.load, batches);
+  await holdTested(db, clock, sent, order);
+  await holdWay(db, clock, sent, own, batches);
+  const event = withTested(sent, order);
+  const isNew = await db.write(async (transaction) => {
+    const { id, loadId, type, at, ...detail } = event;
+    const before = await eventsOf(db, own, batches, transaction);
+    const added = await keepOnce(db.tables.events, { id, loadId, type, at, detail }, transaction);
+    if (added) await holdInOrder(db, clock, event, transaction);
+    if (added && event.type === 'seal-checked') await storeJars(db, own, batches, before, event, transaction);
+    if (added && event.type === 'kept-cold') await storeCold(db, own, batches, before, event, transaction);
+    return added;
+  });
+  return { event, isNew };
 }
 
 /** @throws Problem 422 where a load is started now that nothing is tested for any more */
@@ -103,6 +114,11 @@ function loadOf(loadId: string, batches: readonly Batch[]): LoadOfBatch {
   throw new Problem(404, 'no-load', 'There is no such load.');
 }
 
+const SHELF_WORDS = {
+  unseen: 'A probe began the clock of this load and nobody has said that it boiled: its jars go to no shelf.',
+  short: 'The probe read under the boil within the tested time of this load: its jars go to no shelf unasked.',
+} as const;
+
 async function storeJars(
   db: Database,
   { batch, load }: LoadOfBatch,
@@ -112,6 +128,11 @@ async function storeJars(
   transaction: Transaction,
 ): Promise<void> {
   const { order, state } = loadNow(batch, load, batches, before);
+  const host = hostOf(load, batches)?.load.id ?? load.id;
+  const held = notForShelf(order, state, db.state.all.curves.get(host));
+  if (held && event.sealed.some(Boolean) && !(held.kind === 'short' && event.curveSeen)) {
+    throw new Problem(422, `boil-${held.kind}`, SHELF_WORDS[held.kind]);
+  }
   if (loadState(order, [...before, event]).phase !== 'checked' || state.phase === 'checked') {
     const reason =
       state.phase === 'cooling'

@@ -9,7 +9,7 @@ import { broughtUp } from './bringUp';
 import { browserFile, type BrowserFile } from './browserFile';
 
 /** How a page keeps the household. One more when what an older one kept must be brought up first. */
-const LAYOUT = 1;
+const LAYOUT = 2;
 
 /** So many changes behind the parts, and the parts are written anew. */
 const MOST_CHANGES = 200;

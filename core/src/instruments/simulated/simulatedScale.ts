@@ -13,8 +13,9 @@ export class SimulatedScale {
   constructor(
     private readonly stepGrams: number,
     private readonly draws: Draws,
+    grams = stepGrams * (20 + 300 * draws.unit()),
   ) {
-    this.restsAtGrams = stepGrams * Math.round(20 + 300 * draws.unit());
+    this.restsAtGrams = stepGrams * Math.round(grams / stepGrams);
     this.fillMs = 400 + 12_000 * draws.unit();
     this.swingGrams = this.restsAtGrams * (0.02 + 0.2 * draws.unit());
     this.swingMs = 400 + 1_400 * draws.unit();

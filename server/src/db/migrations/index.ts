@@ -13,6 +13,7 @@ import * as trust from './0011-trust';
 import * as shortJars from './0012-short-jars';
 import * as outputs from './0013-outputs';
 import * as paper from './0014-paper';
+import * as instruments from './0015-instruments';
 
 /** In the order they run. Forward only: a landed migration is never changed, the next one goes below it. */
 export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Promise<void> }[] = [
@@ -30,4 +31,5 @@ export const MIGRATIONS: readonly { name: string; up: (db: QueryInterface) => Pr
   { name: '0012-short-jars', up: shortJars.up },
   { name: '0013-outputs', up: outputs.up },
   { name: '0014-paper', up: paper.up },
+  { name: '0015-instruments', up: instruments.up },
 ];

@@ -72,4 +72,4 @@ export function LetInPart({ onPaired }: { onPaired: () => void }) {
 }
 
 /** What most are let in as comes first. */
-const ORDER: readonly Role[] = ['cook', 'looker', 'owner'];
+const ORDER: readonly Role[] = ['cook', 'looker', 'instrument', 'owner'];

@@ -1,0 +1,125 @@
+import { isPressure } from '../canner/canner';
+import { LOADING_F, RAW_BELOW_F } from '../canner/heatUp';
+import { findBoil } from '../instruments/findBoil';
+import { type HeatCurve } from '../instruments/heatCurve';
+import { heldHeat } from '../instruments/heldHeat';
+import { lostBoil } from '../instruments/lostBoil';
+import { BATH_F } from '../process/findProcess';
+import { type LoadOrder, type LoadState } from './loadState';
+
+/** Jars go into its water from here on. Handbook rule 8. */
+const BATH_LOADING_F = 120;
+
+/** What an instrument at a load calls for. */
+export type WatchKind =
+  /** Warm enough for jars to go in. */
+  | 'water-ready'
+  | 'boil-found'
+  | 'boil-lost'
+  | 'too-cool'
+  | 'too-hot'
+  | 'under-pressure'
+  /** What it reads cannot be of this pot: it may be in another one. */
+  | 'elsewhere';
+
+export interface WatchCall {
+  readonly kind: WatchKind;
+  /** Epoch milliseconds on the clock of the curve. */
+  readonly since: number;
+  /** What it reads then, F or psi. */
+  readonly reads: number;
+}
+
+export interface WatchQuestion {
+  readonly order: Pick<LoadOrder, 'method'>;
+  readonly state: Pick<LoadState, 'phase' | 'boilAt' | 'timesLost'>;
+  readonly pack: 'hot' | 'raw';
+  /** Where water boils in this kitchen, F. */
+  readonly boilF: number;
+  /** What the probe reads more than it should, and how far it may be off beside that; see `probeFault`. */
+  readonly readsMoreF?: number;
+  readonly offF?: number;
+  /** The pressure that is asked of it, where it reads pressure. */
+  readonly markPsi?: number;
+  /** How far the household's clock is ahead of the curve's, milliseconds. */
+  readonly aheadMs: number;
+}
+
+/** A probe that stands so far under the boil in water that boils, by a tap some minutes ago, is in no such water. */
+const NOT_HERE_F = 15;
+const NOT_HERE_MS = 180_000;
+/** What was found is let go again where it falls so far. */
+const LET_GO_F = 3;
+const NEWEST_SECONDS = 20;
+
+/**
+ * Watches one load through one instrument. It calls; it never decides: whether a clock starts is for a tap, or for the household
+ * that lets a probe begin it. A call stands until it is answered by what is told of the load, or until what it reads is another.
+ */
+export class LoadWatch {
+  private call: WatchCall | undefined;
+  private of = '';
+
+  /** @param curve what the instrument told, degrees Fahrenheit or psi by `markPsi` */
+  look(curve: HeatCurve, question: WatchQuestion): WatchCall | undefined {
+    const { phase, boilAt = 0, timesLost } = question.state;
+    const of = `${phase} ${boilAt} ${timesLost}`;
+    if (this.of !== of) [this.of, this.call] = [of, undefined];
+    const now = ((curve.newest ?? 0) + 1) * 1_000;
+    const reads = curve.line(now / 1_000 - NEWEST_SECONDS, now / 1_000)?.meanF;
+    if (this.call && stands(this.call, reads)) return this.call;
+    const kind = callOf(curve, question, { now, reads });
+    this.call = kind && { kind, since: now, reads: reads ?? 0 };
+    return this.call;
+  }
+}
+
+/** What passes by itself is asked anew; what somebody must look at stays. */
+function stands({ kind, reads }: WatchCall, now: number | undefined): boolean {
+  if (kind === 'boil-lost') return true;
+  return kind === 'boil-found' && (now ?? reads) > reads - LET_GO_F;
+}
+
+function callOf(
+  curve: HeatCurve,
+  { order: { method }, state, pack, boilF, readsMoreF = 0, offF, markPsi, aheadMs }: WatchQuestion,
+  { now, reads }: { readonly now: number; readonly reads: number | undefined },
+): WatchKind | undefined {
+  const { phase, boilAt = 0 } = state;
+  const isBath = method === 'low-temperature-bath';
+  const isGauge = markPsi !== undefined;
+  if (reads === undefined) return undefined;
+  const outside = (lowF: number, highF = Infinity) =>
+    heldHeat(curve, { lowF: lowF + (isGauge ? 0 : readsMoreF), highF: highF + readsMoreF });
+  switch (phase) {
+    case 'planned': {
+      if (isGauge) return undefined;
+      const from = isBath ? BATH_LOADING_F : LOADING_F[pack];
+      if (reads < from + readsMoreF) return undefined;
+      // Raw jars meet no boiling water: glass cracks. Handbook rule 6.
+      return !isBath && pack === 'raw' && outside(-Infinity, RAW_BELOW_F) === 'high' ? 'too-hot' : 'water-ready';
+    }
+    case 'heating':
+    case 'venting':
+      if (isGauge) return phase === 'venting' && reads >= markPsi && !outside(markPsi) ? 'boil-found' : undefined;
+      if (isPressure(method)) return undefined;
+      if (isBath) return outside(-Infinity, BATH_F.low) === 'high' ? 'boil-found' : undefined;
+      return findBoil(curve, { boilF, readsMoreF, ...(offF !== undefined && { offF }) }).kind === 'boil'
+        ? 'boil-found'
+        : undefined;
+    case 'boiling': {
+      if (isGauge) return outside(markPsi) === 'low' ? 'under-pressure' : undefined;
+      if (isPressure(method)) return undefined;
+      const since = boilAt - aheadMs;
+      if (isBath) {
+        const held = outside(BATH_F.low, BATH_F.high);
+        return held && (held === 'low' ? 'too-cool' : 'too-hot');
+      }
+      if (lostBoil(curve, since / 1_000) !== undefined) return 'boil-lost';
+      const isHere = now - since < NOT_HERE_MS || reads > boilF + readsMoreF - NOT_HERE_F;
+      return isHere ? undefined : 'elsewhere';
+    }
+    default:
+      return undefined;
+  }
+}
