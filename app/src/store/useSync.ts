@@ -1,6 +1,7 @@
 import { StateChange } from '@hoddle/contract/stateChange';
 import { useEffect } from 'react';
 import * as v from 'valibot';
+import { hearInstruments, instrumentsSilent } from './instrumentStore';
 import { reportUncaught } from './reportError';
 import { watchClock } from './householdClock';
 import { useHouseholdStore } from './householdStore';
@@ -14,6 +15,7 @@ export function useSync(): void {
     const sync = () => void useHouseholdStore.getState().sync();
     let line: EventSource | undefined;
     const hangUp = () => {
+      instrumentsSilent();
       line?.close();
       line = undefined;
     };
@@ -21,7 +23,11 @@ export function useSync(): void {
       if (line || typeof EventSource === 'undefined') return;
       line = new EventSource('/api/changes');
       // Refused for good (too many lines, shut out): the next look opens another one.
-      line.onerror = () => line?.readyState === EventSource.CLOSED && hangUp();
+      line.onerror = () => {
+        instrumentsSilent();
+        if (line?.readyState === EventSource.CLOSED) hangUp();
+      };
+      line.addEventListener('instruments', ({ data }: MessageEvent<string>) => hearInstruments(data));
       line.onmessage = ({ data }: MessageEvent<string>) => {
         const change = data === 'here' ? undefined : v.safeParse(StateChange, JSON.parse(data));
         if (change?.success) useHouseholdStore.getState().hear(change.output);

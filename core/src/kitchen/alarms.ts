@@ -2,6 +2,7 @@ import { type DayTask } from '../day/dayProblem';
 import { type DayProgress } from '../day/restOfDay';
 import { loadClock } from './loadClock';
 import { processEndsAt, VENT_MS } from './loadState';
+import { type WatchCall, type WatchKind } from './loadWatch';
 import { type RunningDay } from './progressOf';
 import { readStep, stepClock } from './stepClock';
 
@@ -28,7 +29,19 @@ export type AlarmKind =
   /** Water is to be put on now. */
   | 'start'
   /** Filled jars stand and cool. */
-  | 'jars-wait';
+  | 'jars-wait'
+  /** A probe began a clock: somebody is to look whether it boils. */
+  | 'look'
+  /** What an instrument at a load calls for. */
+  | InstrumentCall;
+
+/** Calls of instruments that somebody must answer at once; the rest is told where it is looked for. */
+export type InstrumentCall = Exclude<WatchKind, 'water-ready' | 'elsewhere'>;
+
+/** What an instrument calls for at a load, on the household's clock. */
+export interface ToldCall extends WatchCall {
+  readonly loadId: string;
+}
 
 /** Filled jars that stand longer lose their heat. Common practice. */
 const FILLED_WAIT_MIN = 15;
@@ -50,6 +63,7 @@ export interface Alarm {
  * All calls of a day that have come due, answered or not, the oldest first. Derived from what was told: a screen that was
  * off, or was opened only now, knows the same ones. Nothing was due before the day began.
  *
+ * @param told what instruments call for now
  * @param laid when each step comes as the day goes now, minutes from its start; where that is not known, as it was planned
  */
 export function alarmsOf(
@@ -57,9 +71,11 @@ export function alarmsOf(
   progress: DayProgress,
   now: number,
   laid?: ReadonlyMap<string, number>,
+  told: readonly ToldCall[] = [],
 ): Alarm[] {
   const all = [
     ...loadAlarms(running, now),
+    ...told.flatMap((call) => instrumentAlarms(call, running)),
     ...stepAlarms(running, progress, now),
     ...running.tasks.flatMap((task) => waterAlarms(task, running, progress, laid, now)),
     ...running.tasks.flatMap((task) => waitingJars(task, running, progress)),
@@ -86,6 +102,8 @@ function loadAlarms({ day, loads }: RunningDay, now: number): Alarm[] {
       return { id: `${kind} ${loadId}${at}`, kind, loadId, dueAt, ...answer };
     };
     const alarms: Alarm[] = [];
+    if (state.unseen && state.boilAt !== undefined)
+      alarms.push(call('look', state.boilAt, undefined, ` ${state.boilAt}`));
     if (endsAt !== undefined) alarms.push(call('time-up', endsAt, state.heatOffAt, ` ${state.boilAt}`));
     if (state.ventAt !== undefined)
       alarms.push(call('vent-over', state.ventAt + VENT_MS, state.boilAt ?? state.lostAt));
@@ -107,6 +125,17 @@ function loadAlarms({ day, loads }: RunningDay, now: number): Alarm[] {
     }
     return alarms;
   });
+}
+
+/** Answered by the tap it asks for, which makes it go, or by somebody who looked and saw that it is not so. */
+function instrumentAlarms({ kind, loadId, since }: ToldCall, { day, loads }: RunningDay): Alarm[] {
+  const own = loads.get(loadId)?.state;
+  if (kind === 'water-ready' || kind === 'elsewhere' || !own) return [];
+  // What was told of the load meanwhile is newer than what called.
+  if (kind === 'boil-found' ? own.phase === 'boiling' : own.phase !== 'boiling' && own.phase !== 'planned') return [];
+  const id = `${kind} ${loadId} ${own.boilAt ?? own.timesLost}`;
+  const answeredAt = day.answered.get(id);
+  return [{ id, kind, loadId, dueAt: since, ...(answeredAt !== undefined && { answeredAt }) }];
 }
 
 function stepAlarms(running: RunningDay, { of }: DayProgress, now: number): Alarm[] {

@@ -1,4 +1,5 @@
-import { type Request, type RequestHandler } from 'express';
+import { type IncomingMessage } from 'node:http';
+import { type RequestHandler } from 'express';
 import { isAtLeast, type Role } from '@hoddle/contract/device';
 import { leastRole } from '@hoddle/contract/openapi/findOperation';
 import { Problem } from '../problem';
@@ -15,7 +16,7 @@ export interface Who {
 }
 
 /** Who asks, or undefined for somebody who was never let in. */
-export function whoAsks(req: Request, pairing: Pairing): Who | undefined {
+export function whoAsks(req: Pick<IncomingMessage, 'headers' | 'socket'>, pairing: Pairing): Who | undefined {
   if (isHome(req)) return { role: 'owner' };
   const key = cookieOf(req, KEY_COOKIE);
   const device = key === undefined ? undefined : pairing.deviceOf(key);
@@ -44,8 +45,8 @@ export function holdRole(pairing: Pairing): RequestHandler {
 }
 
 /** A cookie of the request by its name. */
-function cookieOf(req: Request, name: string): string | undefined {
-  for (const part of (req.get('cookie') ?? '').split(';')) {
+function cookieOf({ headers }: Pick<IncomingMessage, 'headers'>, name: string): string | undefined {
+  for (const part of (headers.cookie ?? '').split(';')) {
     const [own, value] = part.trim().split('=');
     if (own === name) return value;
   }

@@ -1,25 +1,24 @@
 import * as v from 'valibot';
 import { HelloSchema, type InstrumentReply, InstrumentLineSchema } from '@hoddle/contract/instrument';
-import { isAtLeast } from '@hoddle/contract/device';
 import { type InstrumentLine } from '@hoddle/core/instruments/instrumentBoard';
 import { type Pairing } from '../access/pairing';
+import { type Who } from '../access/who';
 import { Problem } from '../problem';
 import { type InstrumentHub } from './instrumentHub';
 
 /** What has not said who it is by then is nobody. */
 export const HELLO_MS = 10_000;
 
-/** More than this in ten seconds, after what was kept for an hour came in, is no kitchen. */
-const FLOOD_LINES = 40_000;
-const FLOOD_MS = 10_000;
+/** So many lines of one wire are taken in a second; the rest waits on its way, so that nobody else does. */
+const MOST_A_SECOND = 8_000;
 /** The same fault of the same instrument is said so often at most. */
 const SAY_EVERY_MS = 5_000;
 /** Lines of nonsense after which nobody listens any more. */
 const MOST_NONSENSE = 200;
 
 export interface Line {
-  /** Whether it comes from this machine itself. */
-  readonly isHome: boolean;
+  /** Who it is by how it came: this machine itself, or a device that was let in; undefined for nobody known. */
+  readonly who: Who | undefined;
   readonly address: string;
   readonly say: (reply: InstrumentReply) => void;
   readonly hangUp: () => void;
@@ -32,8 +31,8 @@ export class Conversation {
   private device: string | undefined;
   private nonsense = 0;
   private said = new Map<string, number>();
-  private window = 0;
-  private inWindow = 0;
+  private second = 0;
+  private inSecond = 0;
   private readonly ids = new Set<string>();
 
   constructor(
@@ -51,9 +50,8 @@ export class Conversation {
     if (this.isOver) return;
     if (!this.isIn) return this.open(text);
     if (this.device !== undefined && !this.pairing.isIn(this.device)) return this.refuse('This device was shut out.');
+    await this.turn();
     const now = this.hub.now();
-    if (now - this.window > FLOOD_MS) [this.window, this.inWindow] = [now, 0];
-    if (++this.inWindow > FLOOD_LINES) return this.refuse('Too much at once.');
     const told = text === null ? undefined : read(text);
     const line = told === undefined ? undefined : v.safeParse(InstrumentLineSchema, told);
     if (!line?.success) return this.setAside(text === null ? 'too-long' : 'nonsense');
@@ -73,10 +71,11 @@ export class Conversation {
     if (!told?.success) return this.refuse('Say hello first: see docs/devices.md.');
     const hello = told.output;
     if (hello.type === 'hello') {
-      const device = hello.key === undefined ? undefined : this.pairing.deviceOf(hello.key);
-      const mayCome = device ? isAtLeast(device.role, 'instrument') : this.line.isHome && hello.key === undefined;
-      if (!mayCome) return this.refuse('This device is not paired with the household.');
-      this.device = device?.id;
+      const byKey = hello.key === undefined ? undefined : this.pairing.deviceOf(hello.key);
+      const who = hello.key === undefined ? this.line.who : byKey && { role: byKey.role, device: byKey };
+      // One that only looks tells nothing.
+      if (!who || who.role === 'looker') return this.refuse('This device is not paired with the household.');
+      this.device = who.device?.id;
       this.isIn = true;
       return this.line.say({ type: 'welcome', now: this.hub.now() });
     }
@@ -88,6 +87,15 @@ export class Conversation {
     } catch (error) {
       this.refuse(error instanceof Problem ? error.message : 'It could not be let in.');
     }
+  }
+
+  /** What was kept for an hour comes in one piece: it is taken in turns. */
+  private async turn(): Promise<void> {
+    const second = Math.floor(performance.now() / 1_000);
+    if (this.second !== second) [this.second, this.inSecond] = [second, 0];
+    if (++this.inSecond <= MOST_A_SECOND) return;
+    await new Promise((next) => setTimeout(next, 1_000 * (second + 1) - performance.now()));
+    [this.second, this.inSecond] = [second + 1, 1];
   }
 
   private setAside(why: string, id?: string): void {

@@ -1,7 +1,7 @@
 import { type IncomingMessage, type Server } from 'node:http';
 import { WebSocketServer } from 'ws';
 import { nameIn } from '../access/hosts';
-import { isHome } from '../access/ownOrigin';
+import { whoAsks } from '../access/who';
 import { type Pairing } from '../access/pairing';
 import { Conversation, HELLO_MS } from './conversation';
 import { type InstrumentHub } from './instrumentHub';
@@ -12,6 +12,7 @@ export const SOCKET_PATH = '/instruments';
 /** What was kept for an hour may come in one piece. */
 const MOST_BYTES = 512 * LONGEST_LINE;
 const MOST_OPEN = 100;
+const MOST_WAITING = 1_000;
 
 interface SocketParts {
   readonly hub: InstrumentHub;
@@ -30,7 +31,7 @@ export function socketDoor({ hub, pairing, hosts }: SocketParts): {
     const reader = new LineReader();
     const conversation = new Conversation(
       {
-        ...{ isHome: isHome(req), address: req.socket.remoteAddress ?? '' },
+        ...{ who: whoAsks(req, pairing), address: req.socket.remoteAddress ?? '' },
         say: (reply) => socket.readyState === socket.OPEN && socket.send(`${JSON.stringify(reply)}\n`),
         hangUp: () => socket.close(),
       },
@@ -39,10 +40,14 @@ export function socketDoor({ hub, pairing, hosts }: SocketParts): {
     );
     const late = setTimeout(() => !conversation.isLetIn && socket.terminate(), HELLO_MS);
     let before: Promise<void> = Promise.resolve();
+    let waiting = 0;
     socket.on('message', (data: Buffer) => {
+      // What waits here is little: the rest waits where it comes from.
+      if (++waiting > MOST_WAITING) socket.pause();
       // A message is a line, or some; what ends without its end of line is whole.
       before = before.then(async () => {
         for (const line of reader.take(`${data.toString('utf8')}\n`)) await conversation.hear(line);
+        if (--waiting === 0 && socket.isPaused) socket.resume();
       });
     });
     socket.on('error', () => socket.terminate());

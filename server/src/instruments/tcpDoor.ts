@@ -15,7 +15,7 @@ export function tcpDoor(hub: InstrumentHub, pairing: Pairing): Server {
     socket.setEncoding('utf8');
     const conversation = new Conversation(
       {
-        ...{ isHome: isLoopbackAddress(address), address },
+        ...{ who: isLoopbackAddress(address) ? ({ role: 'owner' } as const) : undefined, address },
         say: (reply) => void (socket.writable && socket.write(`${JSON.stringify(reply)}\n`)),
         hangUp: () => socket.end(),
       },

@@ -9,7 +9,7 @@ import { type HouseholdWatch } from '../instruments/householdWatch';
 import { Problem } from '../problem';
 
 /** So long have the simulated pots been on the burner when they are asked for. */
-const SINCE_MS = 12 * 60_000;
+const SINCE_MS = 19 * 60_000;
 
 /** What scales and probes tell now, and the simulated ones of a demo, which are off until somebody asks for them. */
 export function instrumentsRoute(db: Database, watch: Pick<HouseholdWatch, 'now' | 'hub'>): Router {

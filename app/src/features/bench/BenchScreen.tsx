@@ -70,6 +70,7 @@ function Sign() {
       </Words>
       <Key look="outline" words="Change" onPress={() => router.navigate('/bench/household')} />
       <Key look="outline" words="Canners and the day" onPress={() => router.navigate('/bench/canners')} />
+      <Key look="outline" words="Scales and probes" onPress={() => router.navigate('/bench/instruments')} />
       <Key look="outline" words="Who comes in" onPress={() => router.navigate('/bench/devices')} />
     </View>
   );

@@ -6,8 +6,10 @@ import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { endsBare, mayGoOn } from '@hoddle/core/harvest/sumOfMeasures';
 import { UNITS } from '@hoddle/core/measure/amount';
 import { estimateJars, productsFrom } from '@hoddle/core/yields/estimateJars';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { View } from 'react-native';
+import { weightFigure } from '@/features/instruments/readingWords';
+import { ScalePart } from '@/features/instruments/ScalePart';
 import { useLearned } from '@/features/yields/useLearned';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { Choice } from '@/ui/Choice';
@@ -38,13 +40,21 @@ interface PickFormProps {
 
 /** One basket: crop, amount, ripeness, place; when and from where behind one line. */
 export function PickForm({ title, first, keyWords, backTo, onSave }: PickFormProps) {
-  const { picks, plantings, ownMeasures } = useHousehold();
+  const { picks, plantings, ownMeasures, household } = useHousehold();
+  const { units } = household;
   const now = useNow(30_000);
   const { draft, change, field, setField, press } = usePickEntry(first);
   const [asked, setAsked] = useState(false);
   const reading = readDraft(draft, ownMeasures, now);
   const { hue } = hueOfCrop(draft.crop);
   const wrong = reading.kind === 'slip' ? reading.field : undefined;
+  const weighed = useCallback(
+    (grams: number, step: number) => {
+      const unit = units === 'metric' ? 'kg' : 'lb';
+      change({ amount: weightFigure(grams, step, unit), unit, vessel: '' });
+    },
+    [change, units],
+  );
   const save = () => {
     setAsked(true);
     if (reading.kind === 'ready') onSave(pickFrom(draft, reading, ''));
@@ -104,6 +114,7 @@ export function PickForm({ title, first, keyWords, backTo, onSave }: PickFormPro
             />
           )}
         </View>
+        <ScalePart first="hanging-scale" onWeighed={weighed} />
         <UnitKeys
           unit={draft.vessel === '' ? draft.unit : undefined}
           onChoose={(unit) => change({ unit, vessel: '' })}

@@ -6,7 +6,7 @@ import { type LotRipeness } from '@hoddle/core/harvest/keeping';
 import { goneOn, toldIn } from '@hoddle/core/harvest/sumOfMeasures';
 import { readHarvest } from '@hoddle/core/harvest/readHarvest';
 import { type HarvestUnit, UNITS } from '@hoddle/core/measure/amount';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { typedAfter } from '@/ui/Keypad';
 import { readDay } from './readDay';
 
@@ -108,7 +108,7 @@ export function newDraft(crop: ProduceId): PickDraft {
 export function usePickEntry(first: PickDraft) {
   const [draft, setDraft] = useState<PickDraft>(first);
   const [field, setField] = useState<'amount' | 'soft'>('amount');
-  const change = (part: Partial<PickDraft>) => setDraft((before) => ({ ...before, ...part }));
+  const change = useCallback((part: Partial<PickDraft>) => setDraft((before) => ({ ...before, ...part })), []);
   const press = (key: string) => setDraft((before) => ({ ...before, [field]: typedAfter(before[field], key) }));
   return { draft, change, field, setField, press, name: produceRow(draft.crop).name };
 }

@@ -7,6 +7,7 @@ import { View } from 'react-native';
 import { phaseWords } from '@/features/day/phaseWords';
 import { placeInDay } from '@/features/day/placeInDay';
 import { type Day, useDay } from '@/features/day/useDay';
+import { CurveLink } from '@/features/instruments/CurveLink';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
@@ -57,6 +58,7 @@ function Kitchen({ running }: { running: RunningLoad }) {
           <NextList running={running} following={place.following} />
           <View className={`gap-3 ${wide ? '' : 'p-4'}`}>
             {[...IN_CANNER, 'cooling'].includes(state.phase) && <BrokenPart running={running} />}
+            <CurveLink loadId={load.id} />
             <ToldPart running={running} />
             {day && <PassedOver day={day} loadId={load.id} />}
           </View>

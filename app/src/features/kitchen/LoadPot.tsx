@@ -9,6 +9,7 @@ import { HeatSign } from '@/ui/HeatSign';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
 import { PhasePart } from './PhasePart';
+import { ProbeLine } from './ProbeLine';
 import { TooSoonPart } from './TooSoonPart';
 import { UndoLine } from './UndoLine';
 import { type RunningLoad } from './useLoad';
@@ -17,7 +18,7 @@ import { useLoadTaps } from './useLoadTaps';
 interface LoadPotProps {
   running: RunningLoad;
   place: PlaceInDay;
-  canner: { readonly name: string; readonly timesItself: boolean; readonly lidLocks: boolean };
+  canner: { readonly id?: string; readonly name: string; readonly timesItself: boolean; readonly lidLocks: boolean };
   /** Beside others: what else can be told of the load lies behind its name. */
   isOneOfMany?: boolean;
 }
@@ -53,6 +54,7 @@ export function LoadPot({ running, place, canner, isOneOfMany }: LoadPotProps) {
       ) : (
         <View className="flex-row items-center gap-3">{head}</View>
       )}
+      {canner.id !== undefined && <ProbeLine loadId={load.id} cannerId={canner.id} phase={running.state.phase} />}
       {taps.tooSoonMs === undefined ? (
         <Ticking running={running} place={place} taps={taps} canner={canner} />
       ) : (

@@ -4,16 +4,17 @@ import { countJars } from '@hoddle/core/handbook/jars';
 import { atTheGate } from '@hoddle/core/kitchen/atTheGate';
 import { withChange } from '@hoddle/core/kitchen/dayChange';
 import { gateLoads } from '@hoddle/core/kitchen/gateLoads';
-import { unitWords } from '@hoddle/core/measure/amount';
+import { KG_PER_LB, unitWords } from '@hoddle/core/measure/amount';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { measuredPart } from '@hoddle/core/recipe/cardCrops';
 import { outputAt } from '@hoddle/core/recipe/potOutputs';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { type Day, type LiveDay, useDay } from '@/features/day/useDay';
 import { loadsOfGate } from '@hoddle/core/day/amountsOfBatch';
+import { ScalePart } from '@/features/instruments/ScalePart';
 import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
 import { useLearned } from '@/features/yields/useLearned';
 import { useHousehold } from '@/store/useHousehold';
@@ -91,6 +92,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
   const [plannedAmount] = useState((main?.perBatch ?? 4) * planned);
   const step = main?.unit === 'lb' ? 0.25 : 0.5;
   const [amount, setAmount] = useState(() => Math.round(plannedAmount / step) * step);
+  const weighed = useCallback((grams: number) => setAmount(Math.round((grams / 1_000 / KG_PER_LB) * 100) / 100), []);
   const [offered, setOffered] = useState<readonly PlannedLoad[]>();
   const capacity = useCapacity(batch, day, meant);
   const keepCold = useKeepCold();
@@ -149,6 +151,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
         of={main?.unit === 'lb' ? 'lb' : 'cup'}
         onChange={setAmount}
       />
+      {main?.unit === 'lb' && <ScalePart first="kitchen-scale" onWeighed={weighed} />}
       {gate?.kind === 'make' && (
         <GateAmounts gate={gate} jars={countJars(jars, batch.jar)} planned={jarsMeant} unit={unit} />
       )}

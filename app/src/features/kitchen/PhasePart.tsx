@@ -74,6 +74,7 @@ export function PhasePart({ running, clock, now, following, taps, canner }: Phas
                 {said.done}, {countdown(now - clock.endsAt)} ago
               </Line>
             </Pot>
+            {state.unseen && <LookKey taps={taps} />}
             <KitchenKey look="milk" words={said.heatOff} onPress={() => tap({ type: 'heat-off' })} />
           </>
         );
@@ -85,6 +86,7 @@ export function PhasePart({ running, clock, now, following, taps, canner }: Phas
             <Line>{state.machineMinutes === undefined ? said.left : 'min left, machine running'}</Line>
             <Line>heat off at {clockTimeFrom(clock.endsAt, now)}</Line>
           </Pot>
+          {state.unseen && <LookKey taps={taps} />}
           <KitchenKey
             look="outline"
             words={said.loseKey}
@@ -131,6 +133,18 @@ export function PhasePart({ running, clock, now, following, taps, canner }: Phas
     case 'checked':
       return <OutPart running={running} clock={clock} following={following} />;
   }
+}
+
+/** A probe began this clock: somebody is to look. Without it the jars go to no shelf. */
+function LookKey({ taps }: { taps: LoadTaps }) {
+  return (
+    <>
+      <Words size="lead" weight={700} tone="milk">
+        A probe began this clock. Look into the pot: does it boil?
+      </Words>
+      <KitchenKey look="amber" words="I looked: it boils" onPress={() => taps.tap({ type: 'boil-seen' })} />
+    </>
+  );
 }
 
 /** Until the clock may start: by the eye, by the gauge, or by the machine itself. */

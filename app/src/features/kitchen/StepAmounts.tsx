@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { amountWordsOf } from '@hoddle/core/recipe/amountWords';
 import { linesOfStep, produceOfStep } from '@hoddle/core/recipe/stepGroups';
+import { ScalePart } from '@/features/instruments/ScalePart';
 import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
 import { useUnits } from '@/store/useUnits';
 import { COLOURS } from '@/ui/colours';
@@ -69,6 +70,10 @@ export function StepAmounts({ task, batch }: StepAmountsProps) {
           </Pressable>
         </View>
       )}
+      <WeighNext
+        lines={shown.filter(({ line }) => !ticked.includes(line.item + line.into))}
+        of={isInPots ? 'pot' : 'all'}
+      />
       {shown.map((line) => {
         const key = line.line.item + line.line.into;
         return (
@@ -84,6 +89,15 @@ export function StepAmounts({ task, batch }: StepAmountsProps) {
       })}
     </View>
   );
+}
+
+/** The next of what is weighed, on the scale to what it is to be. */
+function WeighNext({ lines, of }: { lines: readonly AmountLine[]; of: 'pot' | 'all' }) {
+  const { line, target } = lines
+    .map((each) => ({ line: each, target: of === 'pot' ? (each.each ?? each.all) : each.all }))
+    .find((each) => each.target.of === 'kg' && each.target.value > 0) ?? { line: undefined, target: undefined };
+  if (!line || target?.of !== 'kg') return null;
+  return <ScalePart key={line.line.item} first="kitchen-scale" what={line.line.item} target={1_000 * target.value} />;
 }
 
 function noteOf({ line, perJar }: AmountLine, jar: string): string {

@@ -29,6 +29,18 @@ export function alarmWords(
       const isBusy = day.loads.some(({ cannerId, phase }) => cannerId === load?.cannerId && IN_CANNER.includes(phase));
       return isBusy ? `Filled jars wait for ${vessel}: keep them hot` : `Filled jars wait: into ${vessel}`;
     }
+    case 'look':
+      return `A probe began the clock: does it boil? ${vessel}`;
+    case 'boil-found':
+      return `It boils, by the probe: look and tap, ${vessel}`;
+    case 'boil-lost':
+      return `It boils no more, by the probe: ${vessel}`;
+    case 'too-cool':
+      return `Bath under 180 F: ${vessel}`;
+    case 'too-hot':
+      return load?.phase === 'planned' ? `Too hot for raw jars: ${vessel}` : `Bath over 185 F: ${vessel}`;
+    case 'under-pressure':
+      return `Pressure under the mark: ${vessel}`;
     case 'step-over':
       return `Time is up: ${step}`;
     case 'ask':

@@ -41,6 +41,32 @@ const CALLS: Readonly<Record<AlarmKind, readonly Tone[]>> = {
     [440, 0.4, 0.12],
   ],
   start: [[523, 0, 0.6]],
+  look: [
+    [880, 0, 0.2],
+    [880, 0.3, 0.2],
+  ],
+  'boil-found': [
+    [523, 0, 0.2],
+    [659, 0.22, 0.2],
+    [784, 0.44, 0.4],
+  ],
+  'boil-lost': [
+    [1175, 0, 0.2],
+    [880, 0.22, 0.2],
+    [587, 0.44, 0.5],
+  ],
+  'too-cool': [
+    [587, 0, 0.2],
+    [440, 0.25, 0.4],
+  ],
+  'too-hot': [
+    [440, 0, 0.2],
+    [587, 0.25, 0.4],
+  ],
+  'under-pressure': [
+    [1175, 0, 0.2],
+    [587, 0.25, 0.5],
+  ],
   'jars-wait': [
     [784, 0, 0.2],
     [523, 0.25, 0.4],
@@ -51,6 +77,8 @@ const CALLS: Readonly<Record<AlarmKind, readonly Tone[]>> = {
 const SHAKES: Readonly<Partial<Record<AlarmKind, readonly number[]>>> = {
   'time-up': [400, 150, 400, 150, 400],
   'rest-over': [300, 150, 300],
+  'boil-lost': [400, 150, 400, 150, 400],
+  'under-pressure': [400, 150, 400],
 };
 
 let context: AudioContext | undefined;

@@ -2,6 +2,7 @@ import { type Alarm, alarmsOf } from '@hoddle/core/kitchen/alarms';
 import { type LaidOut } from '@hoddle/core/kitchen/layOut';
 import memoizeOne from 'memoize-one';
 import { type Day, useDay } from '@/features/day/useDay';
+import { useInstrumentStore } from '@/store/instrumentStore';
 import { useNow } from '@/store/useHousehold';
 
 /** When each step comes as the day is laid out now. */
@@ -17,7 +18,8 @@ export function useAlarms(): {
 } {
   const day = useDay();
   const now = useNow(1_000);
+  const { calls } = useInstrumentStore();
   if (!day?.live || day.state.closedAt !== undefined) return { day, alarms: [], now };
   const { running, progress, laid } = day.live;
-  return { day, alarms: alarmsOf(running, progress, now, laid && startsOf(laid)), now };
+  return { day, alarms: alarmsOf(running, progress, now, laid && startsOf(laid), calls), now };
 }

@@ -10,7 +10,7 @@ import { type RunningLoad } from './useLoad';
 /** What a tap tells beside its id, its load and its time. */
 export type Tap =
   | { readonly type: 'boil-reached'; readonly sure?: true }
-  | { readonly type: 'boil-lost' | 'heat-off' | 'venting-started' | 'pressure-down' | 'jars-out' }
+  | { readonly type: 'boil-seen' | 'boil-lost' | 'heat-off' | 'venting-started' | 'pressure-down' | 'jars-out' }
   | { readonly type: 'jars-left'; readonly jars: number }
   | { readonly type: 'machine-started'; readonly minutes: number }
   | { readonly type: 'taken-back'; readonly eventId: string; readonly sure?: true };

@@ -18,6 +18,7 @@ import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { LidDrawing, SealLid, type SealMark } from './SealLid';
+import { ShelfQuestion, useHeldFromShelf } from './ShelfQuestion';
 import { useReprocess } from './useReprocess';
 
 const NEXT: Readonly<Record<SealMark, SealMark>> = { press: 'sealed', sealed: 'unsealed', unsealed: 'press' };
@@ -49,12 +50,21 @@ function Tray({ due, waiting, now }: { due: RunningLoad[]; waiting: RunningLoad[
   const router = useRouter();
   const enter = useHouseholdStore((store) => store.enter);
   const [marks, setMarks] = useState<Readonly<Record<string, SealMark>>>({});
+  const [boiled, setBoiled] = useState<Readonly<Record<string, boolean>>>({});
+  const heldBy = useHeldFromShelf();
+  const isAsked = due.some((load) => heldBy(load)?.kind === 'short' && boiled[load.load.id] === undefined);
+  const goesToShelf = (load: RunningLoad) => {
+    const held = heldBy(load);
+    return !held || (held.kind === 'short' && boiled[load.load.id] === true);
+  };
   const [unsealedGo, setUnsealedGo] = useState<'refrigerator' | 'reprocess'>('refrigerator');
   const reprocess = useReprocess();
   const batch = (due[0] ?? waiting[0])?.batch;
   if (!batch) return null;
   const markOf = (load: RunningLoad, i: number) => marks[`${load.load.id} ${i}`] ?? 'press';
   const all = due.flatMap((load) => Array.from({ length: load.state.jars }, (_, i) => markOf(load, i)));
+  const sealedOf = (load: RunningLoad) =>
+    Array.from({ length: load.state.jars }, (_, i) => i).filter((i) => markOf(load, i) === 'sealed');
   const count = (mark: SealMark) => all.filter((other) => other === mark).length;
   const { hue } = hueOfProduct(batch.product);
   const sealRest = () =>
@@ -70,7 +80,8 @@ function Tray({ due, waiting, now }: { due: RunningLoad[]; waiting: RunningLoad[
     );
   const store = () => {
     for (const load of due) {
-      const sealed = Array.from({ length: load.state.jars }, (_, i) => markOf(load, i) === 'sealed');
+      const mayGo = goesToShelf(load);
+      const sealed = Array.from({ length: load.state.jars }, (_, i) => mayGo && markOf(load, i) === 'sealed');
       const open = sealed.filter((each) => !each).length;
       const again = unsealedGo === 'reprocess' && open > 0 && mayKeepUnsealed(load.state.heatOffAt ?? now, now);
       enter({
@@ -83,6 +94,7 @@ function Tray({ due, waiting, now }: { due: RunningLoad[]; waiting: RunningLoad[
           sealed,
           sealedLotId: uuidV7(),
           unsealedLotId: uuidV7(),
+          ...(mayGo && heldBy(load) && { curveSeen: true as const }),
           ...(again && { unsealed: 'reprocess' as const }),
         },
       });
@@ -111,7 +123,12 @@ function Tray({ due, waiting, now }: { due: RunningLoad[]; waiting: RunningLoad[
         (count('press') > 0 ? (
           <Key tall look="outline" words={`The other ${count('press')} are sealed`} onPress={sealRest} />
         ) : (
-          <Key tall words={storeWords(count('sealed'))} onPress={store} />
+          <Key
+            tall
+            words={storeWords(due.filter(goesToShelf).flatMap(sealedOf).length)}
+            disabled={isAsked}
+            onPress={store}
+          />
         ))
       }
     >
@@ -129,6 +146,14 @@ function Tray({ due, waiting, now }: { due: RunningLoad[]; waiting: RunningLoad[
             ))}
           </View>
         )}
+        {due.map((load) => (
+          <ShelfQuestion
+            key={load.load.id}
+            running={load}
+            boiled={boiled[load.load.id]}
+            onBoiled={(is) => setBoiled({ ...boiled, [load.load.id]: is })}
+          />
+        ))}
         {due.map((load) => (
           <Plate key={load.load.id} className="px-2 py-3">
             <Words weight={700} className="px-2 pb-2">

@@ -10,6 +10,7 @@ import { LeftPart } from '@/features/harvest/LeftPart';
 import { keepingOf } from '@/features/harvest/keepingWords';
 import { type CropOnHand, useOnHand } from '@/features/harvest/useOnHand';
 import { type Day, hasPlan, useDay } from '@/features/day/useDay';
+import { RefrigeratorPart } from '@/features/instruments/RefrigeratorPart';
 import { ShellPart } from '@/features/signal/ShellPart';
 import { SeasonLink } from '@/features/season/SeasonLink';
 import { LidsToPress } from '@/features/pantry/LidsToPress';
@@ -57,6 +58,7 @@ export function TodayScreen() {
           {day && <DayPlate day={day} now={now} />}
           {day?.live && <SlowPart day={day} live={day.live} now={now} />}
           {!day?.loads.some(({ phase }) => phase === 'planned') && crops[0] && <NextPlate item={crops[0]} now={now} />}
+          <RefrigeratorPart />
           <ShellPart />
           <LidsToPress now={now} />
           <ToWriteDown />

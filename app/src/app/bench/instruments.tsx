@@ -1,0 +1,1 @@
+export { InstrumentsScreen as default } from '@/features/instruments/InstrumentsScreen';
