@@ -1,7 +1,7 @@
-import { lateFinishMin } from '@hoddle/core/day/lateFinish';
 import { planDay } from '@hoddle/core/day/planDay';
 import { type PlanFigures, planFigures } from '@hoddle/core/day/planFigures';
 import { type DayQuestion, problemOf } from '@hoddle/core/day/questionOfDay';
+import { replayDay } from '@hoddle/core/replay/replayDay';
 import { type Asked, laidAnd } from './asked';
 
 /** What one of the days asked about comes to; without figures where no plan was found. */
@@ -30,7 +30,7 @@ export function tellDayCompare(data: Asked<readonly DayQuestion[]>): void {
       const { plan } = state;
       if (!plan || plan.makespanMin === told) continue;
       told = plan.makespanMin;
-      const late = lateFinishMin(problemOf(question, plan.cannerOf), plan.tasks, LATE_SEED);
+      const { lateMin: late } = replayDay(problemOf(question, plan.cannerOf), plan.tasks, LATE_SEED);
       tell({ index, figures: { ...planFigures(question, plan), lateMin: Math.max(late, plan.makespanMin) } });
     }
     if (told === undefined) tell({ index });

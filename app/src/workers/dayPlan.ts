@@ -1,6 +1,6 @@
-import { lateFinishMin } from '@hoddle/core/day/lateFinish';
 import { type DayPlan, type DayPlanner, planDay, whyNot } from '@hoddle/core/day/planDay';
 import { type DayQuestion, problemOf } from '@hoddle/core/day/questionOfDay';
+import { type Replay, REPLAYS, replayDay } from '@hoddle/core/replay/replayDay';
 import { type RuleNotMet } from '@hoddle/core/scheduling/scheduleProblem';
 import { type WayOut, whatGives } from '@hoddle/core/day/whatGives';
 import { type Asked, laidAnd } from './asked';
@@ -9,8 +9,7 @@ import { type DayAnswer, type PlannedDay } from './dayPlanAnswer';
 /** The tries behind "9 in 10 by" start from this seed, so that the same plan always says the same time. */
 const SEED = 1;
 /** Of a plan that a better one may follow at once, and of one that stays. */
-const FIRST_TRIES = 10;
-const TRIES = 100;
+const FIRST_TRIES = 50;
 /** Nodes between two looks at the clock. */
 const NODES_A_LOOK = 40;
 /** A word to the page at least so often, so that it knows the search is alive. */
@@ -48,7 +47,7 @@ function search(question: DayQuestion, planner: DayPlanner): void {
     told = state.plan?.makespanMin;
     if (!state.plan && over) return refuse(question, state.done ? whyNot(question, beat) : UNDECIDED);
     if (state.plan)
-      tell({ kind: 'plan', plan: planned(question, state.plan, isNews && !over ? FIRST_TRIES : TRIES), over });
+      tell({ kind: 'plan', plan: planned(question, state.plan, isNews && !over ? FIRST_TRIES : REPLAYS), over });
     else beat();
     if (!over) setTimeout(goOn);
   };
@@ -71,15 +70,21 @@ function beat(): void {
 }
 
 /** What is known of how late the plan may be: by a few tries at first, since it takes longer than the search's first steps. */
-let late: { makespanMin: number; lateMin: number; tries: number } | undefined;
+let late: (Replay & { makespanMin: number; tries: number }) | undefined;
 
 function planned(question: DayQuestion, { cannerOf, ...plan }: DayPlan, tries: number): PlannedDay {
   const { makespanMin } = plan;
   if (late?.makespanMin !== makespanMin || late.tries < tries) {
     const problem = problemOf(question, cannerOf);
-    late = { makespanMin, tries, lateMin: Math.max(makespanMin, lateFinishMin(problem, plan.tasks, SEED, tries)) };
+    late = { ...replayDay(problem, plan.tasks, SEED, tries), makespanMin, tries };
   }
-  return { ...plan, lateMin: late.lateMin, cannerOf: Object.fromEntries(cannerOf) };
+  const { lateMin, latest } = late;
+  return {
+    ...plan,
+    lateMin: Math.max(makespanMin, lateMin),
+    ...(latest && { latest }),
+    cannerOf: Object.fromEntries(cannerOf),
+  };
 }
 
 function tell(answer: DayAnswer): void {

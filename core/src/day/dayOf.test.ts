@@ -13,11 +13,11 @@ import { dayOf } from './dayOf';
 import { scheduleProblemOf } from './dayProblem';
 import { madeBefore } from './daySequence';
 import { DAY_MIN, USUAL_KITCHEN } from './kitchenSetup';
-import { lateFinishMin } from './lateFinish';
 import { type DayPlan, planDay } from './planDay';
 import { takeForRecipe } from './takeForRecipe';
 import { whatGives } from './whatGives';
 import { whyThen } from './whyThen';
+import { replayDay } from '../replay/replayDay';
 
 const KG_PER_LB = 0.45359237;
 const pot = handbookCanner(CANNERS[0]!, { id: 'big' });
@@ -275,9 +275,9 @@ test('whatever is made, a plan breaks no rule, and it is late no earlier than it
       const { plan, problem, broken } = planned(own, { canners: two ? [pot, second] : [pot] }, 300);
       expect(broken).toEqual([]);
       expect(plan.lowerBoundMin).toBeLessThanOrEqual(plan.makespanMin);
-      const late = lateFinishMin(problem, plan.tasks, 7, 20);
-      expect(late).toBe(lateFinishMin(problem, plan.tasks, 7, 20));
-      expect(late).toBeGreaterThan(plan.makespanMin * 0.95);
+      const late = replayDay(problem, plan.tasks, 7, 20);
+      expect(late).toEqual(replayDay(problem, plan.tasks, 7, 20));
+      expect(late.lateMin).toBeGreaterThan(plan.makespanMin * 0.95);
     }),
     { numRuns: 30, seed: 6 },
   );

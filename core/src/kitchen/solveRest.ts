@@ -1,7 +1,7 @@
-import { lateFinishMin } from '../day/lateFinish';
 import { planDay } from '../day/planDay';
 import { type DayQuestion, problemOf } from '../day/questionOfDay';
 import { type DayProgress } from '../day/restOfDay';
+import { replayDay } from '../replay/replayDay';
 import { type LaidOut, layOut, withWhatWas } from './layOut';
 
 /** What is asked for the rest of a day: what is left, and the order it is done in so far. */
@@ -23,8 +23,9 @@ export interface RestSolved {
 /** Nodes that a new look at the rest of a day gets: the same everywhere, so that two screens find the same. */
 const NODES = 500;
 
-/** Tries behind "9 in 10 by", from a seed of their own. */
+/** Replays behind "9 in 10 by", from a seed of their own; fewer than of a plan that stays, since every tap asks anew. */
 const LATE_SEED = 1;
+const LATE_REPLAYS = 200;
 
 /** Solves the rest of a day again around what has begun. */
 export function solveRest({ question, order, cannerOf }: RestQuestion, nodes = NODES): RestSolved {
@@ -46,7 +47,7 @@ export function solveRest({ question, order, cannerOf }: RestQuestion, nodes = N
   const tasks = shown.laid.tasks
     .filter(({ task }) => left.has(task.id))
     .map((entry) => ({ ...entry, startMin: entry.startMin - nowMin, endMin: entry.endMin - nowMin }));
-  const lateMin = Math.max(shown.laid.endMin, nowMin + lateFinishMin(rest, tasks, LATE_SEED));
+  const lateMin = Math.max(shown.laid.endMin, nowMin + replayDay(rest, tasks, LATE_SEED, LATE_REPLAYS).lateMin);
   return { ...(kept && { kept }), ...(best && { best }), lateMin };
 }
 

@@ -73,6 +73,8 @@ export interface Day {
   /** Undefined until the first plan is found. */
   readonly likelyAt?: number;
   readonly lateAt?: number;
+  /** The step that most often makes it late, by its own words, and in what part of the late days. */
+  readonly latest?: { readonly words: string; readonly part: number };
 }
 
 /** A day whose first plan is found. */
@@ -176,7 +178,9 @@ const dayOfPlan = memoizeOne(
     }
     if (live || !plan) return { ...common, ...(live && { live }) };
     const [likelyAt, lateAt] = [plan.makespanMin, plan.lateMin].map((min) => startAt + min * MINUTE_MS);
-    return { ...common, likelyAt, lateAt };
+    const step = plan.tasks.find(({ task }) => task.id === plan.latest?.taskId)?.task;
+    const latest = step && plan.latest && { words: step.words, part: plan.latest.part };
+    return { ...common, likelyAt, lateAt, ...(latest && { latest }) };
   },
 );
 

@@ -99,7 +99,7 @@ export function CurveDrawing({ curve, runs, units, now, label }: CurveDrawingPro
   );
 }
 
-const FONT = 'AtkinsonHyperlegibleNext_600SemiBold';
+const FONT = 'Atkinson600';
 
 function ticksOf(lowest: number, highest: number, isCelsius: boolean): number[] {
   const step = isCelsius ? 9 : 10;

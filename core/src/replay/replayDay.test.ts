@@ -1,19 +1,20 @@
 import { chanceFrom } from '../../bench/chance';
 import { livedEnd } from '../../bench/day/livedDay';
 import { randomDay } from '../../bench/day/randomDay';
-import { planDay } from './planDay';
-import { type DayQuestion, problemOf } from './questionOfDay';
-import { lateFinishMin } from './lateFinish';
+import { planDay } from '../day/planDay';
+import { type DayQuestion, problemOf } from '../day/questionOfDay';
+import { replayDay } from './replayDay';
 
 const SEED = 20_260_829;
 const DAYS = 300;
+const REPLAYS = 200;
 
 function planned(question: DayQuestion) {
   const planner = planDay(question);
   const plan = planner.kind === 'planner' ? planner.step(60).plan : undefined;
   if (!plan) throw new Error('no plan');
   const problem = problemOf(question, plan.cannerOf);
-  return { plan, problem, late: Math.max(plan.makespanMin, lateFinishMin(problem, plan.tasks, 1)) };
+  return { plan, problem, late: Math.max(plan.makespanMin, replayDay(problem, plan.tasks, 1, REPLAYS).lateMin) };
 }
 
 // The days are lived by a simulation of its own: a quarter slower or faster, heavy tails, forgotten steps, work past the hours.
