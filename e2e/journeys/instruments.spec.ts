@@ -32,7 +32,9 @@ test('a basket weighs itself: its container is known by its weight, and what lie
   await hands.press('Empty basket on');
   await page.getByRole('textbox', { name: 'This empty container is' }).fill('Peck basket');
   await hands.press('Keep it by its weight');
-  await expect.poll(async () => (await told()).household.instruments.containers).toMatchObject([{ name: 'Peck basket' }]);
+  await expect
+    .poll(async () => (await told()).household.instruments.containers)
+    .toMatchObject([{ name: 'Peck basket' }]);
   await hands.press('Scale empty');
 
   await hands.goto('/harvest/pick');

@@ -6,6 +6,8 @@ import { useEffect } from 'react';
 import { View } from 'react-native';
 import { AlarmWatch } from '@/features/kitchen/AlarmWatch';
 import { ScreenFailed } from '@/features/signal/ScreenFailed';
+import { mayRehearse, NotInRehearsal } from '@/features/rehearsal/NotInRehearsal';
+import { RehearsalBand } from '@/features/rehearsal/RehearsalBand';
 import { failureWords } from '@/store/api';
 import { useHouseholdStore } from '@/store/householdStore';
 import { layRecipesOfStore } from '@/store/ownRecipes';
@@ -24,6 +26,7 @@ export default function RootLayout() {
   useSync();
   const path = usePathname();
   const hasState = useHouseholdStore((store) => store.state !== undefined);
+  const isElsewhere = useHouseholdStore((store) => store.rehearsed !== undefined) && !mayRehearse(path);
   // What is seen comes first: the app is kept for later once it stands.
   useEffect(() => {
     if (hasState) void keepShell();
@@ -35,9 +38,10 @@ export default function RootLayout() {
       </Head>
       {hasState ? (
         <>
+          <RehearsalBand />
           <AlarmWatch />
           <ScreenBoundary key={path}>
-            <Slot unstable_screenErrorBoundary={ScreenFailed} />
+            {isElsewhere ? <NotInRehearsal /> : <Slot unstable_screenErrorBoundary={ScreenFailed} />}
           </ScreenBoundary>
         </>
       ) : (

@@ -47,6 +47,8 @@ interface HouseholdStore {
   refused: readonly OutboxRow[];
   /** The server's state with what waits laid over it: what every screen shows. */
   state: HouseholdState | undefined;
+  /** A copy that something is rehearsed on: shown instead, kept nowhere, sent nowhere; undefined in earnest. */
+  rehearsed: HouseholdState | undefined;
   signal: Signal;
   /** When the server was last heard, epoch milliseconds of this device. */
   heardAt: number | undefined;
@@ -88,6 +90,7 @@ export const useHouseholdStore = create<HouseholdStore>()((set, get) => ({
   waiting: [],
   refused: [],
   state: undefined,
+  rehearsed: undefined,
   signal: { kind: 'good' },
   heardAt: undefined,
   keeps: true,
@@ -123,7 +126,8 @@ const covered = new Set<string>();
 
 /** The household after everything that was entered, whether it shows already or not. */
 export function stateAsEntered(): HouseholdState | undefined {
-  return entering.length === 0 ? get().state : laidOver(get().state, entering);
+  const { rehearsed, state } = get();
+  return rehearsed ?? (entering.length === 0 ? state : laidOver(state, entering));
 }
 
 /** The last entry on its way to the disk. */
@@ -136,6 +140,11 @@ export async function enteredIsSent(): Promise<void> {
 }
 
 function enter(write: Write): Promise<void> {
+  const { rehearsed } = get();
+  if (rehearsed) {
+    set({ rehearsed: applyWrite(rehearsed, write) });
+    return Promise.resolve();
+  }
   const entered = writeDown(write);
   writing = Promise.allSettled([writing, entered]);
   return entered;

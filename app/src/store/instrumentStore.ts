@@ -1,6 +1,7 @@
 import { InstrumentsNow } from '@hoddle/contract/instrument';
 import * as v from 'valibot';
 import { create } from 'zustand';
+import { useRehearsalClock } from './rehearsalClock';
 
 /** Nobody tells anything. */
 const SILENCE: InstrumentsNow = { instruments: [], calls: [], warm: [] };
@@ -8,8 +9,9 @@ const SILENCE: InstrumentsNow = { instruments: [], calls: [], warm: [] };
 /** What scales and probes tell this moment; nothing of it is kept. */
 export const useInstrumentStore = create<InstrumentsNow>()(() => SILENCE);
 
-/** Takes what the server tells of them, a line of JSON; what cannot be read is let be. */
+/** Takes what the server tells of them, a line of JSON; what cannot be read is let be, and so is all of it in a rehearsal. */
 export function hearInstruments(line: string): void {
+  if (useRehearsalClock.getState().clock) return;
   const told = v.safeParse(InstrumentsNow, JSON.parse(line));
   if (told.success) useInstrumentStore.setState(told.output, true);
 }

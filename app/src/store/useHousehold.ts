@@ -11,10 +11,11 @@ import { useEffect, useState } from 'react';
 import { stateAsEntered, useHouseholdStore } from './householdStore';
 import { setHouseholdZone } from './householdZone';
 import { pagesOf } from './pagesOf';
+import { rehearsalNow, useRehearsalClock } from './rehearsalClock';
 
 /** The state a screen shows. Screens are only drawn once there is one. */
 export function useHousehold(): Known {
-  const state = useHouseholdStore((store) => store.state);
+  const state = useHouseholdStore((store) => store.rehearsed ?? store.state);
   if (!state) throw new Error('a screen was drawn before the household was there');
   return asItStands(state as Known);
 }
@@ -45,8 +46,10 @@ export function householdAsEntered(): Known | undefined {
   return state && asItStands(state as Known);
 }
 
-/** The household's time right now, epoch milliseconds: the server's clock, as this device last measured it. */
+/** The household's time right now, epoch milliseconds: the server's clock, as this device last measured it, or a rehearsal's. */
 export function householdNow(): number {
+  const rehearsed = rehearsalNow();
+  if (rehearsed !== undefined) return Math.round(rehearsed);
   const { aheadMs, state } = useHouseholdStore.getState();
   return Math.round(Date.now() + (aheadMs ?? state?.demoOffsetMs ?? 0));
 }
@@ -57,13 +60,16 @@ export function householdNow(): number {
  */
 export function useNow(everyMs: number): number {
   const offsetMs = useHouseholdStore((store) => store.aheadMs ?? store.state?.demoOffsetMs ?? 0);
+  const { clock } = useRehearsalClock();
+  const speed = clock?.speed ?? 1;
   const [deviceNow, setDeviceNow] = useState(() => Date.now());
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout>;
     const tick = () => {
       clearTimeout(timer);
       setDeviceNow(Date.now());
-      timer = setTimeout(tick, Math.ceil(everyMs - ((Date.now() + offsetMs) % everyMs)));
+      const wait = speed === 1 ? everyMs - ((Date.now() + offsetMs) % everyMs) : everyMs / speed;
+      timer = setTimeout(tick, Math.max(LEAST_WAIT_MS, Math.ceil(wait)));
     };
     tick();
     document.addEventListener('visibilitychange', tick);
@@ -71,6 +77,11 @@ export function useNow(everyMs: number): number {
       clearTimeout(timer);
       document.removeEventListener('visibilitychange', tick);
     };
-  }, [everyMs, offsetMs]);
-  return deviceNow + offsetMs;
+  }, [everyMs, offsetMs, speed, clock]);
+  if (!clock) return deviceNow + offsetMs;
+  // Read at the moment it is drawn: between two ticks it may have been set on.
+  return clock.isPaused ? clock.at : clock.at + Math.max(0, deviceNow - clock.deviceAt) * clock.speed;
 }
+
+/** A rehearsal at 60 times is drawn a few times a second, and no oftener. */
+const LEAST_WAIT_MS = 200;

@@ -88,6 +88,11 @@ export type DayEvent = { readonly id: string; readonly day: string; readonly at:
   | { readonly type: 'taken-back'; readonly eventId: string }
 );
 
+type Told<Event> = Event extends DayEvent ? Omit<Event, 'id' | 'day' | 'at'> : never;
+
+/** What is told of a day, beside its id and its time. */
+export type DayTold = Told<DayEvent>;
+
 /** Events in the order of their times, each id once, without those that were taken back: they never were. */
 export function standing(events: readonly DayEvent[]): DayEvent[] {
   const struck = new Set(events.flatMap((event) => (event.type === 'taken-back' ? [event.eventId] : [])));

@@ -66,6 +66,11 @@ export type KitchenEvent = { readonly id: string; readonly loadId: string; reado
     }
 );
 
+type Told<Event> = Event extends KitchenEvent ? Omit<Event, 'id' | 'loadId' | 'at'> : never;
+
+/** What is told of a load, beside its id and its time. */
+export type LoadTold = Told<KitchenEvent>;
+
 /** Whether the table has a word in what it means: a clock begins or ends by it. */
 export function isHeldToTheTable({ type }: Pick<KitchenEvent, 'type'>): boolean {
   return type === 'boil-reached' || type === 'machine-started' || type === 'heat-off';

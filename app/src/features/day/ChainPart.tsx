@@ -34,8 +34,8 @@ export function ChainPart({ day, problem }: { day: DayWithPlan; problem: DayProb
       </Words>
       {day.latest && (
         <Words>
-          Run a thousand times over, it is late most often by “{day.latest.words}”: {Math.round(100 * day.latest.part)} of
-          100 late days.
+          Run a thousand times over, it is late most often by “{day.latest.words}”: {Math.round(100 * day.latest.part)}{' '}
+          of 100 late days.
         </Words>
       )}
       {!day.live && <Savings day={day} />}

@@ -51,6 +51,7 @@ export function NoDay() {
           words="See what is on hand"
           onPress={() => router.navigate('/harvest')}
         />
+        <Key look="outline" words="Rehearse a day first" onPress={() => router.navigate('/plan/rehearse')} />
       </View>
     </Screen>
   );

@@ -1,3 +1,4 @@
+import { type DayTold } from '@hoddle/core/kitchen/dayEvent';
 import { isCanned, jarsOf, nameOf } from '@hoddle/core/day/batch';
 import { splitLoads } from '@hoddle/core/canner/splitLoads';
 import { countJars } from '@hoddle/core/handbook/jars';
@@ -9,7 +10,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { widestCanner } from '@hoddle/core/canner/widestCanner';
-import { type DayTold, useTellDay } from '@/features/kitchen/useTellDay';
+import { useTellDay } from '@/features/kitchen/useTellDay';
 import { useDayPlanStore } from '@/store/dayPlanStore';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';

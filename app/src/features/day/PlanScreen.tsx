@@ -91,6 +91,7 @@ const PlannedDay = memo(function PlannedDay({ day }: { day: Day }) {
                 onPress={() => router.navigate({ pathname: '/paper/[what]', params: { what: 'run-sheet' } })}
               />
             )}
+            <Key look="outline" words="Rehearse it" onPress={() => router.navigate('/plan/rehearse')} />
             <Key look="outline" words="In your calendar" onPress={() => router.navigate('/plan/calendar')} />
           </View>
           <GiveUp day={day} />

@@ -1,3 +1,4 @@
+import { type DayTold } from '@hoddle/core/kitchen/dayEvent';
 import { type Batch, nameOf, type PlannedLoad } from '@hoddle/core/day/batch';
 import { type Card } from '@hoddle/core/handbook/cards/card';
 import { countJars } from '@hoddle/core/handbook/jars';
@@ -29,7 +30,7 @@ import { OfferPart } from './OfferPart';
 import { ShortPart } from './ShortPart';
 import { TakeOff } from './TakeOff';
 import { useKeepCold } from './useKeepCold';
-import { type DayTold, useTellDay } from './useTellDay';
+import { useTellDay } from './useTellDay';
 
 /** The measure gate: what was really got, and what it makes of sugar, pectin, jars, loads and the rest of the day. */
 export function MeasureScreen({ taskId }: { taskId: string }) {

@@ -1,3 +1,4 @@
+import { type DayTold } from '@hoddle/core/kitchen/dayEvent';
 import { orderChange } from '@hoddle/core/kitchen/orderChange';
 import { type DayChange, produceUsed } from '@hoddle/core/kitchen/dayChange';
 import { type RestQuestion, type RestSolved } from '@hoddle/core/kitchen/solveRest';
@@ -10,7 +11,7 @@ import { Words } from '@/ui/Words';
 import { KitchenKey } from './KitchenKey';
 import { orderWords } from './orderWords';
 import { orderOf } from './useStartDay';
-import { type DayTold, useTellDay } from './useTellDay';
+import { useTellDay } from './useTellDay';
 
 interface OfferPartProps {
   day: Day;

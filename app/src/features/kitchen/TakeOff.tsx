@@ -1,3 +1,4 @@
+import { type DayTold } from '@hoddle/core/kitchen/dayEvent';
 import { type Batch, jarsOf, nameOf } from '@hoddle/core/day/batch';
 import { jarsFromVolume } from '@hoddle/core/day/batchFromPot';
 import { countJars, JARS, quartsPerJar } from '@hoddle/core/handbook/jars';
@@ -18,7 +19,7 @@ import { KitchenKey } from './KitchenKey';
 import { useCapacity } from './LoadsChange';
 import { MeasuredOff, useVolume } from './MeasuredOff';
 import { OfferPart } from './OfferPart';
-import { type DayTold, useTellDay } from './useTellDay';
+import { useTellDay } from './useTellDay';
 
 interface TakeOffProps {
   day: Day;

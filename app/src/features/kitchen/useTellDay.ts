@@ -1,12 +1,7 @@
-import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
+import { type DayEvent, type DayTold } from '@hoddle/core/kitchen/dayEvent';
 import { v7 as uuidV7 } from 'uuid';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow } from '@/store/useHousehold';
-
-type Told<Event> = Event extends DayEvent ? Omit<Event, 'id' | 'day' | 'at'> : never;
-
-/** What is told of a day, beside its id and its time. */
-export type DayTold = Told<DayEvent>;
 
 /** Tells what happened on a day, or on another of those that are planned with it: once, with its own time. */
 export function useTellDay(dayId: string): (told: DayTold, date?: string) => void {

@@ -1,0 +1,1 @@
+export { RehearseScreen as default } from '@/features/rehearsal/RehearseScreen';
