@@ -10,6 +10,7 @@ const plain = {
 export default {
   // As many as there are cores: what waits for SQLite leaves its core to others.
   maxWorkers: '100%',
+  testSequencer: './scripts/longestFirst.cjs',
   // A slow machine is no failing test: this only ends one that hangs.
   testTimeout: 1_200_000,
   projects: [

@@ -1,6 +1,7 @@
 // Everything CI asks for, on a fresh machine too: formatting, types, lint, arrows between the rooms, dead code, Jest,
 // Playwright. All of it runs even when something fails; the last line counts tests and checks.
-import { spawnSync } from 'node:child_process';
+import { Buffer } from 'node:buffer';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -10,9 +11,13 @@ const ROOMS = ['core', 'contract', 'server', 'app', 'e2e'];
 const results = mkdtempSync(join(tmpdir(), 'hoddle-test-'));
 const count = { passed: 0, failed: 0 };
 
+function programOf(command) {
+  return command === 'node' ? [process.execPath, []] : ['npx', ['--no-install', command]];
+}
+
 function run(title, command, args, env = {}) {
   process.stdout.write(`\n== ${title}\n`);
-  const [program, before] = command === 'node' ? [process.execPath, []] : ['npx', ['--no-install', command]];
+  const [program, before] = programOf(command);
   const { status } = spawnSync(program, [...before, ...args], {
     stdio: 'inherit',
     env: { ...process.env, ...env },
@@ -23,6 +28,19 @@ function run(title, command, args, env = {}) {
 /** A check that passes or fails as a whole. */
 function check(title, command, args) {
   count[run(title, command, args) ? 'passed' : 'failed'] += 1;
+}
+
+/** Checks one after the other; what each says is shown once it is over, so that lanes beside each other can be read. */
+async function lane(checks) {
+  for (const [title, command, args] of checks) {
+    const [program, before] = programOf(command);
+    const said = [];
+    const child = spawn(program, [...before, ...args], { stdio: ['ignore', 'pipe', 'pipe'] });
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => said.push(data));
+    const status = await new Promise((over) => child.once('close', over));
+    process.stdout.write(`\n== ${title}\n${Buffer.concat(said)}`);
+    count[status === 0 ? 'passed' : 'failed'] += 1;
+  }
 }
 
 /** A test runner: its own counts, or one failure when it broke before it could count. */
@@ -41,18 +59,17 @@ ensureModules();
 // PDF files are held against programs that are not ours.
 ensurePrograms({ chromium: 'chromium', qpdf: 'qpdf', pdftoppm: 'poppler-utils', pdftotext: 'poppler-utils' });
 
-check('formatting', 'prettier', ['--check', '--log-level', 'warn', '.']);
-for (const room of ROOMS) check(`types: ${room}`, 'tsc', ['-p', room]);
-check('lint', 'eslint', ['--max-warnings', '0', '.']);
-check('arrows between the rooms', 'depcruise', [
-  '--config',
-  '.dependency-cruiser.cjs',
-  'core/src',
-  'contract/src',
-  'server/src',
-  'app/src',
+const SOURCES = ['core/src', 'contract/src', 'server/src', 'app/src'];
+// Each of these takes one core, and the linter as long as all the others.
+await Promise.all([
+  lane([['lint', 'eslint', ['--max-warnings', '0', '.']]]),
+  lane([
+    ['formatting', 'prettier', ['--check', '--log-level', 'warn', '.']],
+    ...ROOMS.map((room) => [`types: ${room}`, 'tsc', ['-p', room]]),
+    ['arrows between the rooms', 'depcruise', ['--config', '.dependency-cruiser.cjs', ...SOURCES]],
+    ['dead code', 'knip', ['--no-config-hints']],
+  ]),
 ]);
-check('dead code', 'knip', ['--no-config-hints']);
 
 const jestFile = join(results, 'jest.json');
 suite('jest', 'jest', ['--ci', '--json', '--outputFile', jestFile], jestFile, (jest) => ({

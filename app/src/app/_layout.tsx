@@ -2,12 +2,11 @@ import '../fonts.css';
 import '../global.css';
 import { Slot, usePathname } from 'expo-router';
 import Head from 'expo-router/head';
-import { useEffect } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { View } from 'react-native';
 import { AlarmWatch } from '@/features/kitchen/AlarmWatch';
 import { ScreenFailed } from '@/features/signal/ScreenFailed';
 import { mayRehearse, NotInRehearsal } from '@/features/rehearsal/NotInRehearsal';
-import { RehearsalBand } from '@/features/rehearsal/RehearsalBand';
 import { failureWords } from '@/store/api';
 import { useHouseholdStore } from '@/store/householdStore';
 import { layRecipesOfStore } from '@/store/ownRecipes';
@@ -21,12 +20,16 @@ import { Words } from '@/ui/Words';
 layRecipesOfStore();
 watchForInstall();
 
+/** Fetched when something is rehearsed: most days nothing is. */
+const RehearsalBand = lazy(() => import('@/features/rehearsal/RehearsalBand'));
+
 /** The household, then whatever screen the address names. */
 export default function RootLayout() {
   useSync();
   const path = usePathname();
   const hasState = useHouseholdStore((store) => store.state !== undefined);
-  const isElsewhere = useHouseholdStore((store) => store.rehearsed !== undefined) && !mayRehearse(path);
+  const isRehearsed = useHouseholdStore((store) => store.rehearsed !== undefined);
+  const isElsewhere = isRehearsed && !mayRehearse(path);
   // What is seen comes first: the app is kept for later once it stands.
   useEffect(() => {
     if (hasState) void keepShell();
@@ -38,7 +41,11 @@ export default function RootLayout() {
       </Head>
       {hasState ? (
         <>
-          <RehearsalBand />
+          {isRehearsed && (
+            <Suspense fallback={null}>
+              <RehearsalBand />
+            </Suspense>
+          )}
           <AlarmWatch />
           <ScreenBoundary key={path}>
             {isElsewhere ? <NotInRehearsal /> : <Slot unstable_screenErrorBoundary={ScreenFailed} />}

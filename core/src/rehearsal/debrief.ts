@@ -21,6 +21,7 @@ export const RULES = {
   'hot-jars': 'Filled jars go into the canner while they are hot: what waits cools, and cracks or takes longer.',
   'five-minutes': 'Heat off, lid off, five minutes, then straight up. Handbook rule 9.',
   'count-jars': 'A broken jar is told at once: the lids that are pressed tomorrow are counted from it.',
+  'tell-true': 'The plan goes by what is told: “done” is told when hands are through with it, and not before.',
   'by-the-call': 'A call that is answered late costs time or texture, never safety: longer in the canner is allowed.',
 } as const;
 export type RuleKey = keyof typeof RULES;
@@ -88,7 +89,7 @@ export function debriefOf(day: RehearsedDay, rehearsed: Rehearsed): Debrief {
     const asked = day.minutesOf(task);
     if (took >= TOO_EARLY_PART * asked) return [];
     const words = `“${task.words}” was told as done after ${Math.round(took)} min; it takes ${Math.round(asked)} here.`;
-    return [{ kind: 'said-early', words, cost: 'The plan thinks that hands are free.', rule: 'by-the-call' }];
+    return [{ kind: 'said-early', words, cost: 'The plan thinks that hands are free.', rule: 'tell-true' }];
   });
   const findings = [...ofLoads, ...late, ...early];
   return { findings, rules: rulesOf(findings), jarsToShelf: toShelf, jarsLost: lost };
@@ -174,6 +175,7 @@ function rulesOf(findings: readonly Finding[]): string[] {
     'hot-jars',
     'five-minutes',
     'count-jars',
+    'tell-true',
     'by-the-call',
   ];
   const touched = order.filter((key) => findings.some(({ rule }) => rule === key));

@@ -56,9 +56,8 @@ function Weighing({
   const known = still && containerOf(still.grams, step, containers);
   const net = still && !known ? netGrams(still.grams, tare.grams, step) : undefined;
   const taken = useRef<number | undefined>(undefined);
-  useEffect(() => {
-    if (known) setTare({ grams: known.grams, words: known.name });
-  }, [known]);
+  // An empty container that is known is taken off by itself.
+  if (known && known.grams !== tare.grams) setTare({ grams: known.grams, words: known.name });
   useEffect(() => {
     if (net === undefined || taken.current === net) return;
     taken.current = net;

@@ -10,7 +10,7 @@ import { printFraction } from '@hoddle/core/measure/fraction';
 import { measuredPart } from '@hoddle/core/recipe/cardCrops';
 import { outputAt } from '@hoddle/core/recipe/potOutputs';
 import { useRouter } from 'expo-router';
-import { useCallback, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { type Day, type LiveDay, useDay } from '@/features/day/useDay';
@@ -93,7 +93,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
   const [plannedAmount] = useState((main?.perBatch ?? 4) * planned);
   const step = main?.unit === 'lb' ? 0.25 : 0.5;
   const [amount, setAmount] = useState(() => Math.round(plannedAmount / step) * step);
-  const weighed = useCallback((grams: number) => setAmount(Math.round((grams / 1_000 / KG_PER_LB) * 100) / 100), []);
+  const weighed = (grams: number) => setAmount(Math.round((grams / 1_000 / KG_PER_LB) * 100) / 100);
   const [offered, setOffered] = useState<readonly PlannedLoad[]>();
   const capacity = useCapacity(batch, day, meant);
   const keepCold = useKeepCold();

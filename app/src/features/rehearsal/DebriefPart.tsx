@@ -11,7 +11,9 @@ export function DebriefPart({ title, debrief }: { title: string; debrief: Debrie
     <Plate className="gap-3">
       <Heading>{title}: what was learned</Heading>
       <Words weight={700} size="lead">
-        {jarsToShelf} jars would stand on the shelf{jarsLost > 0 ? `, ${jarsLost} would not` : ''}.
+        {jarsToShelf + jarsLost === 0
+          ? 'It was ended before jars came out.'
+          : `${jarsToShelf} jars would stand on the shelf${jarsLost > 0 ? `, ${jarsLost} would not` : ''}.`}
       </Words>
       {findings.length === 0 && <Words>Nothing was late and nothing was left out.</Words>}
       <View role="list" aria-label="What happened">

@@ -12,7 +12,7 @@ import { keyOf, useRehearsal } from './useRehearsal';
 const SPEEDS: readonly Speed[] = [1, 10, 60];
 
 /** Over every screen of a rehearsal: that it is one, what time it is in it, what is to be seen, and the way out. */
-export function RehearsalBand() {
+export default function RehearsalBand() {
   const { clock } = useRehearsalClock();
   const { running } = useRehearsalStore();
   return clock && running ? <Band /> : null;
@@ -67,7 +67,7 @@ function Band() {
           words={clock?.isPaused ? 'Go on' : 'Stand still'}
           onPress={() => setRehearsalClock({ isPaused: !clock?.isPaused })}
         />
-        {day?.live && !isOver && <SmallKey words="On to what comes next" onPress={onToNext} />}
+        {day?.live && !isOver && <SmallKey words="On to the next" onPress={onToNext} />}
         <SmallKey words={isOver ? 'What was learned' : 'End it'} onPress={end} />
       </View>
     </View>

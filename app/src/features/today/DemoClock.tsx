@@ -15,7 +15,8 @@ const MINUTE_MS = 60_000;
 
 /** A demo says that its clock is not the real one, and lets it be moved on: nobody waits a night to press lids. */
 export function DemoClock() {
-  const offsetMs = useHouseholdStore((store) => store.state?.demoOffsetMs ?? null);
+  // A rehearsal has a clock of its own.
+  const offsetMs = useHouseholdStore((store) => (store.rehearsed ?? store.state)?.demoOffsetMs ?? null);
   const moveTo = useHouseholdStore((store) => store.moveDemoClockTo);
   const now = useNow(10_000);
   const [open, setOpen] = useState(false);
