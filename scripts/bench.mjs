@@ -11,7 +11,7 @@ const playwright = ['--no-install', 'playwright', 'test', '--config', 'e2e/playw
 const programs = ['handbook', 'yields', 'harvest', 'instruments', 'day', 'kitchen', 'pantry', 'season'].map(
   (name) => `core/bench/${name}.bench.ts`,
 );
-const failed = [...programs, 'server/bench/paper.bench.ts']
+const failed = [...programs, 'server/bench/paper.bench.ts', 'server/bench/instruments.bench.ts']
   .map((file) => run(process.execPath, ['scripts/run-ts.mjs', file]))
   .some((status) => status !== 0);
 process.exit(failed ? 1 : run('npx', playwright));

@@ -62,3 +62,28 @@ test('somebody who has never canned lives through a lesson at 60 times: taps as 
   expect(await kept()).toBe(before);
   await expect(band).toBeHidden();
 });
+
+test('a cook shows the first lesson to its end, a load in its canner keeps rehearsals out, and what writes elsewhere is shut meanwhile', async ({
+  page,
+}) => {
+  test.setTimeout(420_000);
+  server = await RealServer.start();
+  const hands = kitchenHands(page, server.address);
+  await hands.setUpKitchen('800');
+  await hands.goto('/plan/rehearse');
+  await page.getByRole('radio', { name: /^60x/ }).click();
+  await hands.press('Look at lesson 1');
+  await hands.press('Begin this lesson');
+  await hands.press('Start the day');
+  const band = page.getByRole('region', { name: 'Rehearsal' });
+  await band.getByRole('button', { name: 'Show me' }).click();
+  // Nothing of the shelf can be written while something is rehearsed.
+  await page.evaluate(() => window.history.pushState({}, '', '/shelf'));
+  await page.evaluate(() => window.dispatchEvent(new PopStateEvent('popstate')));
+  await expect(page.getByText('This is not part of a rehearsal.', { exact: false })).toBeVisible();
+  await hands.press('Back to the kitchen');
+  await expect(band.getByRole('button', { name: 'What was learned' })).toBeVisible({ timeout: 300_000 });
+  await band.getByRole('button', { name: 'What was learned' }).click();
+  await expect(page.getByText(/^8 jars would stand on the shelf/)).toBeVisible();
+  expect((await kept()).includes('"batches":[]')).toBe(true);
+});

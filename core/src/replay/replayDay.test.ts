@@ -7,7 +7,7 @@ import { replayDay } from './replayDay';
 
 const SEED = 20_260_829;
 const DAYS = 300;
-const REPLAYS = 200;
+const REPLAYS = 100;
 
 function planned(question: DayQuestion) {
   const planner = planDay(question);

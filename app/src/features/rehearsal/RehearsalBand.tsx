@@ -1,4 +1,5 @@
 import { usePathname, useRouter } from 'expo-router';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { type Speed, setRehearsalClock, useRehearsalClock } from '@/store/rehearsalClock';
 import { useHousehold } from '@/store/useHousehold';
@@ -8,6 +9,7 @@ import { Words } from '@/ui/Words';
 import { endRehearsal, useRehearsalStore } from './rehearsalStore';
 import { sightWords } from './sightWords';
 import { keyOf, useRehearsal } from './useRehearsal';
+import { useShowingCook } from './useShowingCook';
 
 const SPEEDS: readonly Speed[] = [1, 10, 60];
 
@@ -24,7 +26,9 @@ function Band() {
   const { clock } = useRehearsalClock();
   const { running } = useRehearsalStore();
   const { canners } = useHousehold().household;
-  const { day, now, sights, isOver, debrief, onToNext } = useRehearsal();
+  const { day, now, sights, isOver, rehearsed, debrief, onToNext } = useRehearsal();
+  const [isShown, setIsShown] = useState(false);
+  useShowingCook(isShown && !isOver, rehearsed, day, now);
   const nameOf = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'canner';
   const end = () => {
     endRehearsal(debrief());
@@ -68,6 +72,9 @@ function Band() {
           onPress={() => setRehearsalClock({ isPaused: !clock?.isPaused })}
         />
         {day?.live && !isOver && <SmallKey words="On to the next" onPress={onToNext} />}
+        {day?.live && !isOver && (
+          <SmallKey words={isShown ? 'I do it' : 'Show me'} onPress={() => setIsShown(!isShown)} />
+        )}
         <SmallKey words={isOver ? 'What was learned' : 'End it'} onPress={end} />
       </View>
     </View>

@@ -1,0 +1,46 @@
+import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
+import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
+import { nextTap } from '@hoddle/core/rehearsal/simulatedCook';
+import { type RehearsedDay } from '@hoddle/core/rehearsal/rehearsedDay';
+import { useEffect, useRef } from 'react';
+import { v7 as uuidV7 } from 'uuid';
+import { type Day } from '@/features/day/useDay';
+import { useHouseholdStore } from '@/store/householdStore';
+import { useHousehold } from '@/store/useHousehold';
+
+/** A tap can be followed by the eye. */
+const BETWEEN_MS = 600;
+
+/** A cook who shows how it is done: looks what is to be seen and taps by the rules, one thing after the other. */
+export function useShowingCook(
+  isOn: boolean,
+  rehearsed: RehearsedDay | undefined,
+  day: Day | undefined,
+  now: number,
+): void {
+  const { events } = useHousehold();
+  const enter = useHouseholdStore((store) => store.enter);
+  const latest = useRef<() => void>(() => undefined);
+  useEffect(() => {
+    latest.current = () => {
+      const running = day?.live?.running;
+      if (!rehearsed || !day || !running) return;
+      const tap = nextTap(rehearsed, { running, events, now }, { hands: day.question.setup.cooks.length });
+      if (!tap) return;
+      const common = { id: uuidV7(), at: Math.round(now) };
+      if (tap.of === 'day') {
+        void enter({ kind: 'day-event', event: { ...common, day: day.id, ...tap.told } as DayEvent });
+        return;
+      }
+      const tested = running.loads.get(tap.loadId)?.order.processMinutes;
+      const isClock = tap.told.type === 'boil-reached' || tap.told.type === 'heat-off';
+      const event = { ...common, loadId: tap.loadId, ...tap.told, ...(isClock && { tested }) } as KitchenEvent;
+      void enter({ kind: 'event', event });
+    };
+  });
+  useEffect(() => {
+    if (!isOn) return undefined;
+    const timer = setInterval(() => latest.current(), BETWEEN_MS);
+    return () => clearInterval(timer);
+  }, [isOn]);
+}
