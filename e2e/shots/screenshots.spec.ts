@@ -3,6 +3,7 @@ import { type Page, test } from '@playwright/test';
 import { idle } from '../idle';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
+import { SimulatedDevices } from '../simulatedDevices';
 
 const FOLDER = resolve(import.meta.dirname, '../../docs/screenshots');
 
@@ -24,13 +25,6 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'pick');
   await hands.goto('/harvest/makes?crop=tomato-paste');
   await shoot(page, 'jars-from');
-  await hands.goto('/harvest/divide?crop=tomato-paste');
-  for (const product of ['Crushed tomatoes', 'Thin tomato sauce', 'Tomato juice']) await hands.press(product);
-  await page
-    .getByRole('slider')
-    .first()
-    .evaluate((border) => border.scrollIntoView({ block: 'center' }));
-  await shoot(page, 'divide');
   await hands.goto('/plan/season');
   await page.getByRole('heading', { name: 'Days to come' }).waitFor({ timeout: 60_000 });
   await shoot(page, 'season');
@@ -50,12 +44,6 @@ test('pictures of the main views', async ({ page }) => {
   await hands.press('Something else to do');
   await hands.press('Put it into the day');
   await page.getByText(/In this plan at/).waitFor();
-  await hands.press('Two plans side by side');
-  await page
-    .getByText(/^Heat .* kWh/)
-    .nth(1)
-    .waitFor();
-  await shoot(page, 'compare');
   await hands.goto('/plan');
   await page.getByRole('link', { name: /^Load 3, 7 quarts/ }).click();
   await hands.press('Keep it there');
@@ -67,6 +55,13 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'load');
   await hands.loadIn('7 quarts are in, heat it');
   await hands.pass('+20 min');
+  // Its water has been on for 22 minutes, and boils for one and a half.
+  const devices = await SimulatedDevices.start(server, ['--since', '22.5']);
+  await hands.goto('/bench/instruments');
+  await hands.press('Where is Probe, blue cable?');
+  await page.getByRole('radio', { name: 'in Big enamel' }).click();
+  await hands.goto('/kitchen');
+  await page.getByRole('link', { name: /^More of Big enamel/ }).click();
   await hands.press('It boils: start 55 min');
   await hands.pass('+20 min');
   await shoot(page, 'kitchen');
@@ -75,6 +70,13 @@ test('pictures of the main views', async ({ page }) => {
   await hands.press('Heat off, lid off: wait 5 min');
   await hands.pass('+5 min');
   await hands.press('Jars are out');
+  devices.stop();
+  await page.getByRole('link', { name: 'What the probe read' }).click();
+  await page.getByRole('img', { name: /^The curve of this load/ }).waitFor();
+  await shoot(page, 'curve');
+  await hands.goto('/plan/rehearse');
+  await page.getByRole('list', { name: 'Lessons' }).waitFor();
+  await shoot(page, 'rehearse');
   await hands.goto('/');
   await hands.pass('Tomorrow 9 am');
   await page.getByText('7 quarts crushed tomatoes').first().waitFor();

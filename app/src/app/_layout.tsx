@@ -48,7 +48,11 @@ export default function RootLayout() {
           )}
           <AlarmWatch />
           <ScreenBoundary key={path}>
-            {isElsewhere ? <NotInRehearsal /> : <Slot unstable_screenErrorBoundary={ScreenFailed} />}
+            {isElsewhere && <NotInRehearsal />}
+            {/* Without its slot the router forgets where it is: what may not be touched stands behind. */}
+            <View className={isElsewhere ? 'hidden' : 'flex-1'}>
+              <Slot unstable_screenErrorBoundary={ScreenFailed} />
+            </View>
           </ScreenBoundary>
         </>
       ) : (

@@ -1,12 +1,11 @@
 import { usePathname, useRouter } from 'expo-router';
-import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { type Speed, setRehearsalClock, useRehearsalClock } from '@/store/rehearsalClock';
 import { useHousehold } from '@/store/useHousehold';
 import { clockTime } from '@/ui/clockWords';
 import { SmallKey } from '@/ui/SmallKey';
 import { Words } from '@/ui/Words';
-import { endRehearsal, useRehearsalStore } from './rehearsalStore';
+import { endRehearsal, isInEarnest, useRehearsalStore } from './rehearsalStore';
 import { sightWords } from './sightWords';
 import { keyOf, useRehearsal } from './useRehearsal';
 import { useShowingCook } from './useShowingCook';
@@ -24,11 +23,11 @@ function Band() {
   const router = useRouter();
   const path = usePathname();
   const { clock } = useRehearsalClock();
-  const { running } = useRehearsalStore();
+  const { running, isShown } = useRehearsalStore();
   const { canners } = useHousehold().household;
-  const { day, now, sights, isOver, rehearsed, debrief, onToNext } = useRehearsal();
-  const [isShown, setIsShown] = useState(false);
-  useShowingCook(isShown && !isOver, rehearsed, day, now);
+  const rehearsal = useRehearsal();
+  const { day, now, sights, isOver, debrief, onToNext } = rehearsal;
+  useShowingCook(isShown && !isOver, rehearsal);
   const nameOf = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'canner';
   const end = () => {
     endRehearsal(debrief());
@@ -60,6 +59,11 @@ function Band() {
           ))}
         </View>
       </View>
+      {isInEarnest() && (
+        <Words role="alert" weight={800}>
+          In earnest a load is in its canner now. End this: its calls are not heard here.
+        </Words>
+      )}
       {day &&
         shown.slice(0, 4).map((sight) => (
           <Words key={keyOf(sight)} role="status" weight={600}>
@@ -73,7 +77,10 @@ function Band() {
         />
         {day?.live && !isOver && <SmallKey words="On to the next" onPress={onToNext} />}
         {day?.live && !isOver && (
-          <SmallKey words={isShown ? 'I do it' : 'Show me'} onPress={() => setIsShown(!isShown)} />
+          <SmallKey
+            words={isShown ? 'I do it' : 'Show me'}
+            onPress={() => useRehearsalStore.setState({ isShown: !isShown })}
+          />
         )}
         <SmallKey words={isOver ? 'What was learned' : 'End it'} onPress={end} />
       </View>

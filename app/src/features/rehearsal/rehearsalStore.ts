@@ -24,6 +24,8 @@ interface RehearsalStore {
   readonly running: Rehearsal | undefined;
   /** Its kitchen, once the day is laid out. */
   readonly day: RehearsedDay | undefined;
+  /** A cook shows how it is done. */
+  readonly isShown: boolean;
   /** What was learned of the last one, until another is begun. */
   readonly debrief: { readonly title: string; readonly told: Debrief } | undefined;
 }
@@ -31,6 +33,7 @@ interface RehearsalStore {
 export const useRehearsalStore = create<RehearsalStore>()(() => ({
   running: undefined,
   day: undefined,
+  isShown: false,
   debrief: undefined,
 }));
 
@@ -38,9 +41,13 @@ const LEAD_MS = 5 * 60_000;
 
 /** Why nothing can be rehearsed now; undefined where it can. */
 export function whyNotNow(): string | undefined {
-  const { state } = useHouseholdStore.getState();
-  if (state && isInProcess(state, householdNow())) return 'A load is in its canner. Rehearse when it is out.';
-  return undefined;
+  return isInEarnest() ? 'A load is in its canner. Rehearse when it is out.' : undefined;
+}
+
+/** Whether a load of the household itself is in a canner, whatever is rehearsed meanwhile. */
+export function isInEarnest(): boolean {
+  const { state, aheadMs } = useHouseholdStore.getState();
+  return state !== undefined && isInProcess(state, Date.now() + (aheadMs ?? state.demoOffsetMs ?? 0));
 }
 
 /** Rehearses the day that is planned, on a copy of the household. @param startAt of the day, epoch milliseconds */
@@ -87,7 +94,7 @@ interface How {
 function begin(copy: HouseholdState, { at, title, asked, speed }: How): void {
   const seed = 1 + Math.floor(Math.random() * 1_000_000);
   instrumentsSilent();
-  useRehearsalStore.setState({ running: { seed, asked, title }, day: undefined, debrief: undefined });
+  useRehearsalStore.setState({ running: { seed, asked, title }, day: undefined, isShown: false, debrief: undefined });
   setRehearsalClock({ at, speed, isPaused: false });
   useHouseholdStore.setState({ rehearsed: { ...copy, demoOffsetMs: null } });
 }

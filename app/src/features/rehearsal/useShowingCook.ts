@@ -1,12 +1,12 @@
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { nextTap } from '@hoddle/core/rehearsal/simulatedCook';
-import { type RehearsedDay } from '@hoddle/core/rehearsal/rehearsedDay';
 import { useEffect, useRef } from 'react';
 import { v7 as uuidV7 } from 'uuid';
-import { type Day } from '@/features/day/useDay';
 import { useHouseholdStore } from '@/store/householdStore';
+import { useRehearsalClock } from '@/store/rehearsalClock';
 import { useHousehold } from '@/store/useHousehold';
+import { type useRehearsal } from './useRehearsal';
 
 /** A tap can be followed by the eye. */
 const BETWEEN_MS = 600;
@@ -14,9 +14,7 @@ const BETWEEN_MS = 600;
 /** A cook who shows how it is done: looks what is to be seen and taps by the rules, one thing after the other. */
 export function useShowingCook(
   isOn: boolean,
-  rehearsed: RehearsedDay | undefined,
-  day: Day | undefined,
-  now: number,
+  { rehearsed, day, now, onToNext }: Pick<ReturnType<typeof useRehearsal>, 'rehearsed' | 'day' | 'now' | 'onToNext'>,
 ): void {
   const { events } = useHousehold();
   const enter = useHouseholdStore((store) => store.enter);
@@ -26,6 +24,8 @@ export function useShowingCook(
       const running = day?.live?.running;
       if (!rehearsed || !day || !running) return;
       const tap = nextTap(rehearsed, { running, events, now }, { hands: day.question.setup.cooks.length });
+      // At its fastest nobody watches the waits.
+      if (!tap && useRehearsalClock.getState().clock?.speed === 60) onToNext();
       if (!tap) return;
       const common = { id: uuidV7(), at: Math.round(now) };
       if (tap.of === 'day') {
