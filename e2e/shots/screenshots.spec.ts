@@ -62,6 +62,7 @@ test('pictures of the main views', async ({ page }) => {
   await page.getByRole('radio', { name: 'in Big enamel' }).click();
   await hands.goto('/kitchen');
   await page.getByRole('link', { name: /^More of Big enamel/ }).click();
+  await page.getByText('It boils, by the probe. Look into the pot, then tap.').waitFor({ timeout: 90_000 });
   await hands.press('It boils: start 55 min');
   await hands.pass('+20 min');
   await shoot(page, 'kitchen');

@@ -63,6 +63,29 @@ test('a boil is called once it is one and stands until it is answered; a plateau
   expect(lost[0]?.[0]).toBeLessThan(700);
 });
 
+test('a household’s clock that is set on makes no lost boil of the minutes in which it still rose', () => {
+  const curve = new HeatCurve();
+  const watch = new LoadWatch();
+  const { normal } = drawsOf(3);
+  let tappedAt: number | undefined;
+  const lost: number[] = [];
+  for (let second = 0; second < 700; second++) {
+    for (let k = 0; k < 10; k++) {
+      curve.take(1_000 * second + 100 * k, Math.min(boilF, boilF - 40 + second / 6) + 0.5 * normal());
+    }
+    // Tapped as soon as it is called; then half an hour is passed over.
+    const state =
+      tappedAt === undefined
+        ? ({ phase: 'heating', timesLost: 0 } as const)
+        : ({ phase: 'boiling', boilAt: tappedAt * 1_000, timesLost: 0 } as const);
+    const aheadMs = tappedAt === undefined ? 0 : 30 * MIN;
+    const call = watch.look(curve, { order, state, pack: 'hot', boilF, aheadMs });
+    if (call?.kind === 'boil-found') tappedAt ??= second;
+    if (call?.kind === 'boil-lost') lost.push(second);
+  }
+  expect([tappedAt !== undefined, lost]).toEqual([true, []]);
+});
+
 test('what each way of processing asks for is called: water at 180 and 140 F, raw jars too hot, a bath both ways, pressure under its mark, a probe in another pot', () => {
   const planned = { state: { phase: 'planned', timesLost: 0 } } as const;
   const kinds = (valueF: number, more: Partial<WatchQuestion>) =>

@@ -59,16 +59,24 @@ const NEWEST_SECONDS = 20;
 export class LoadWatch {
   private call: WatchCall | undefined;
   private of = '';
+  /** When the curve bent into the boil that was found, and since when it counts as one: a clock that is set on changes neither. */
+  private bentAt: number | undefined;
+  private boilsFrom = 0;
 
   /** @param curve what the instrument told, degrees Fahrenheit or psi by `markPsi` */
   look(curve: HeatCurve, question: WatchQuestion): WatchCall | undefined {
     const { phase, boilAt = 0, timesLost } = question.state;
     const of = `${phase} ${boilAt} ${timesLost}`;
-    if (this.of !== of) [this.of, this.call] = [of, undefined];
     const now = ((curve.newest ?? 0) + 1) * 1_000;
+    if (this.of !== of) {
+      [this.of, this.call, this.boilsFrom] = [of, undefined, this.bentAt ?? now];
+      this.bentAt = undefined;
+    }
     const reads = curve.line(now / 1_000 - NEWEST_SECONDS, now / 1_000)?.meanF;
     if (this.call && stands(this.call, reads)) return this.call;
-    const kind = callOf(curve, question, { now, reads });
+    const kind = callOf(curve, question, { now, reads, boilsFrom: this.boilsFrom });
+    const found = kind === 'boil-found' ? findBoil(curve, question) : undefined;
+    if (found?.kind === 'boil') this.bentAt = found.since * 1_000;
     this.call = kind && { kind, since: now, reads: reads ?? 0 };
     return this.call;
   }
@@ -83,7 +91,7 @@ function stands({ kind, reads }: WatchCall, now: number | undefined): boolean {
 function callOf(
   curve: HeatCurve,
   { order: { method }, state, pack, boilF, readsMoreF = 0, offF, markPsi, aheadMs }: WatchQuestion,
-  { now, reads }: { readonly now: number; readonly reads: number | undefined },
+  { now, reads, boilsFrom }: { readonly now: number; readonly reads: number | undefined; readonly boilsFrom: number },
 ): WatchKind | undefined {
   const { phase, boilAt = 0 } = state;
   const isBath = method === 'low-temperature-bath';
@@ -110,7 +118,7 @@ function callOf(
     case 'boiling': {
       if (isGauge) return outside(markPsi) === 'low' ? 'under-pressure' : undefined;
       if (isPressure(method)) return undefined;
-      const since = boilAt - aheadMs;
+      const since = Math.max(boilAt - aheadMs, boilsFrom);
       if (isBath) {
         const held = outside(BATH_F.low, BATH_F.high);
         return held && (held === 'low' ? 'too-cool' : 'too-hot');
