@@ -76,7 +76,7 @@ export class LoadWatch {
     if (this.call && stands(this.call, reads)) return this.call;
     const kind = callOf(curve, question, { now, reads, boilsFrom: this.boilsFrom });
     const found = kind === 'boil-found' ? findBoil(curve, question) : undefined;
-    if (found?.kind === 'boil') this.bentAt = found.since * 1_000;
+    if (found?.kind === 'boil') this.bentAt = levelSince(curve, now, found.readF);
     this.call = kind && { kind, since: now, reads: reads ?? 0 };
     return this.call;
   }
@@ -86,6 +86,21 @@ export class LoadWatch {
 function stands({ kind, reads }: WatchCall, now: number | undefined): boolean {
   if (kind === 'boil-lost') return true;
   return kind === 'boil-found' && (now ?? reads) > reads - LET_GO_F;
+}
+
+/** Stretches in which it read the same as now, one before the other, as far as they go. */
+const LEVEL_SECONDS = 15;
+const LEVEL_F = 0.6;
+const LONGEST_SECONDS = 600;
+
+/** Since when a curve has been as level as it is now, epoch milliseconds. */
+function levelSince(curve: HeatCurve, now: number, readF: number): number {
+  let at = now / 1_000;
+  for (let back = 0; back < LONGEST_SECONDS; back += 5, at -= 5) {
+    const line = curve.line(at - LEVEL_SECONDS, at);
+    if (!line || Math.abs(line.meanF - readF) > LEVEL_F) break;
+  }
+  return at * 1_000;
 }
 
 function callOf(
