@@ -68,9 +68,7 @@ test('somebody who has never canned lives through a lesson at 60 times: taps as 
   await expect(band).toBeHidden();
 });
 
-test('a cook shows the first lesson to its end, and what writes elsewhere is shut meanwhile', async ({
-  page,
-}) => {
+test('a cook shows the first lesson to its end, and what writes elsewhere is shut meanwhile', async ({ page }) => {
   test.setTimeout(420_000);
   server = await RealServer.start();
   const hands = kitchenHands(page, server.address);
