@@ -42,7 +42,7 @@ export type InstrumentReply =
 /** Where an instrument is, which decides what it is asked for. */
 export const InstrumentPlaceSchema = v.variant('at', [
   v.object({ at: v.literal('canner'), cannerId: Id }),
-  v.object({ at: v.picklist(['pot', 'jar', 'refrigerator', 'room', 'table', 'door']) }),
+  v.object({ at: v.picklist(['pot', 'jar', 'refrigerator', 'room']) }),
 ]);
 export type InstrumentPlace = v.InferOutput<typeof InstrumentPlaceSchema>;
 

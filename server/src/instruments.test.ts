@@ -158,7 +158,8 @@ test('nonsense, huge lines, wrong units, floods, clocks an hour off, two of one 
 async function loadIn(startsClock: 'tap' | 'probe') {
   const cannerId = uuidV7();
   const { household } = (await server.call('GET', '/state')).body;
-  const places = [{ id: 'p1', name: 'Probe', place: { at: 'canner', cannerId } }];
+  const at = { at: 'canner', cannerId };
+  const places = ['p1', 'p2'].map((id) => ({ id, name: id, place: at }));
   const settings = { ...household, altitudeFt: 3_420, instruments: { places, containers: [], startsClock } };
   expect((await server.call('PUT', '/household', settings)).status).toBe(200);
   const basket = { id: uuidV7(), crop: 'tomato-paste', massKg: 30, softKg: 0, ripeness: 'ripe', place: 'cool' };
@@ -180,6 +181,8 @@ async function loadIn(startsClock: 'tap' | 'probe') {
   expect((await tell('load-started', { jars: 7 })).status).toBe(201);
   const own = await client();
   own.write({ ...probe, at: now });
+  // A second one hangs over the rim of the same pot: what it reads is no part of the first one's curve.
+  own.write({ ...probe, id: 'p2', name: 'Beside it', unit: 'C', at: now });
   const { normal } = drawsFrom(24);
   /** Five readings a second of a curve, and a look each second. */
   const goOn = async (seconds: number, warmF: (second: number) => number) => {
@@ -187,6 +190,7 @@ async function loadIn(startsClock: 'tap' | 'probe') {
       for (let k = 0; k < 5; k++) {
         const value = warmF(second + k / 5) + 0.5 * normal();
         own.write({ type: 'reading', id: 'p1', at: now + 200 * k, value });
+        own.write({ type: 'reading', id: 'p2', at: now + 200 * k, value: 40 });
       }
       now += 1_000;
       if (second % 5 === 4 || second === seconds - 1) {
@@ -216,7 +220,10 @@ test('a boil is found and called, the clock waits for the tap; lost it is called
   await goOn(120, () => BOIL_F);
   expect(await calls()).toEqual([]);
   await goOn(90, (second) => BOIL_F - second / 15);
-  expect(await calls()).toMatchObject([{ loadId, kind: 'boil-lost' }]);
+  expect(await calls()).toMatchObject([
+    { loadId, kind: 'boil-lost', instrument: 'p1' },
+    { loadId, kind: 'elsewhere', instrument: 'p2' },
+  ]);
   // Nobody answered, and the heat came back by itself.
   await goOn(120, (second) => Math.min(BOIL_F, BOIL_F - 6 + second / 20));
   now += 51 * MIN;
@@ -225,6 +232,7 @@ test('a boil is found and called, the clock waits for the tap; lost it is called
   await tell('jars-out');
   await server.watch.look();
   const { curves } = (await server.call('GET', '/state')).body;
+  expect(Math.min(...curves[0].points.map(([, tenths]: [number, number]) => tenths / 10))).toBeGreaterThan(165);
   expect(curves).toMatchObject([{ id: loadId, instrument: 'p1', measures: 'F', wants: expect.closeTo(BOIL_F, 0) }]);
   now += 14 * 60 * MIN;
   expect(await seal()).toMatchObject({ status: 422, body: { error: { code: 'boil-short' } } });

@@ -8,9 +8,15 @@ export function clockTime(at: number): string {
   return format(inZone(at), 'h:mm aaa');
 }
 
-/** "6:10 pm", or "Sunday 8:13 am" when it is not the day of `from`: juice settles overnight. */
+/** "Sunday" when it is not the day of `from`: juice settles overnight. */
+export function otherDay(at: number, from: number): string | undefined {
+  return isSameDay(inZone(at), inZone(from)) ? undefined : weekday(at);
+}
+
+/** "6:10 pm", or "Sunday 8:13 am" when it is not the day of `from`. */
 export function clockTimeFrom(at: number, from: number): string {
-  return isSameDay(inZone(at), inZone(from)) ? clockTime(at) : `${weekday(at)} ${clockTime(at)}`;
+  const day = otherDay(at, from);
+  return day ? `${day} ${clockTime(at)}` : clockTime(at);
 }
 
 /** "Saturday 29 August" */

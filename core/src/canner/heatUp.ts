@@ -23,6 +23,8 @@ const SPREAD = { low: 0.75, high: 1.4 };
 export const LOADING_F = { hot: 180, raw: 140 } as const;
 /** A low-temperature bath takes its jars in water of 120 to 140 F and is held at 180 to 185 F. Handbook rule 8. */
 const BATH_F = { loading: 130, held: 182 } as const;
+/** From here on jars may go into such a bath. Handbook rule 8. */
+export const BATH_FROM_F = 120;
 /** Water that is hotter than this is cooled before jars of less go in. */
 export const RAW_BELOW_F = 160;
 /** Hot water ladled out, and as much cold poured in, litres a minute; then stirred and measured. Common practice. */

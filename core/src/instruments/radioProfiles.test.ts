@@ -1,5 +1,4 @@
 import { readTemperature, readWeight } from './radioProfiles';
-import { containerOf, netGrams } from './weighing';
 
 const bytes = (...told: number[]) => new DataView(Uint8Array.from(told).buffer);
 
@@ -12,18 +11,4 @@ test('weights and temperatures of the standard radio profiles are read as they a
   expect(readWeight(bytes(0x00, 0xe8, 0x03))).toEqual({ unit: 'kg', value: 5 });
   expect(readWeight(bytes(0x01, 0xe8, 0x03))).toEqual({ unit: 'lb', value: 10 });
   expect(readWeight(bytes(0x00, 0xff, 0xff))).toBeUndefined();
-});
-
-test('a container is known by its weight where no other could be meant; what plays on the scale is nothing', () => {
-  const containers = [
-    { id: 'a', name: 'Peck basket', grams: 900 },
-    { id: 'b', name: 'Half bushel', grams: 1_500 },
-    { id: 'c', name: 'Other half bushel', grams: 1_506 },
-  ];
-  expect(containerOf(907, 1, containers)?.name).toBe('Peck basket');
-  expect(containerOf(930, 1, containers)).toBeUndefined();
-  expect(containerOf(930, 25, containers)?.name).toBe('Peck basket');
-  expect(containerOf(1_503, 1, containers)).toBeUndefined();
-  expect(netGrams(6_500, 900, 1)).toBe(5_600);
-  expect(netGrams(904, 900, 1)).toBeUndefined();
 });

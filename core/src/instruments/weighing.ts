@@ -28,3 +28,24 @@ export function netGrams(grams: number, tareGrams: number, stepGrams: number): n
   const net = grams - tareGrams;
   return net >= SOMETHING_STEPS * stepGrams ? net : undefined;
 }
+
+/** What is taken off a scale's weight, and what that is. */
+export interface Tare {
+  readonly grams: number;
+  readonly words: string;
+  /** Somebody said that what lies on it is no container, whatever it weighs. */
+  readonly isBare?: true;
+}
+
+export const NO_TARE: Tare = { grams: 0, words: 'nothing' };
+
+/**
+ * The tare once something lies still: a known container that is put on an empty scale is taken off by itself, and an empty scale
+ * begins anew. With something taken off already, what weighs as much as another container is no container.
+ */
+export function tareAfter(tare: Tare, grams: number, stepGrams: number, containers: readonly Container[]): Tare {
+  if (Math.abs(grams) < SOMETHING_STEPS * stepGrams) return tare.grams === 0 && !tare.isBare ? tare : NO_TARE;
+  if (tare.grams !== 0 || tare.isBare) return tare;
+  const known = containerOf(grams, stepGrams, containers);
+  return known ? { grams: known.grams, words: known.name } : tare;
+}

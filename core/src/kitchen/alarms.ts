@@ -132,7 +132,9 @@ function instrumentAlarms({ kind, loadId, since }: ToldCall, { day, loads }: Run
   const own = loads.get(loadId)?.state;
   if (kind === 'water-ready' || kind === 'elsewhere' || !own) return [];
   // What was told of the load meanwhile is newer than what called.
-  if (kind === 'boil-found' ? own.phase === 'boiling' : own.phase !== 'boiling' && own.phase !== 'planned') return [];
+  // Water before jars go in is looked at where they go in, and rings nowhere.
+  const isOfNow = kind === 'boil-found' ? own.phase === 'heating' || own.phase === 'venting' : own.phase === 'boiling';
+  if (!isOfNow) return [];
   const id = `${kind} ${loadId} ${own.boilAt ?? own.timesLost}`;
   const answeredAt = day.answered.get(id);
   return [{ id, kind, loadId, dueAt: since, ...(answeredAt !== undefined && { answeredAt }) }];

@@ -17,12 +17,20 @@ export interface LoadCurve {
   readonly measures: 'F' | 'psi';
   /** Household's time of the first point, epoch milliseconds. */
   readonly startAt: number;
-  /** Where water boils there, F; for pressure the mark that is asked of it, psi. */
+  /** What is asked of it: where water boils there, or the least of a bath, F; for pressure the mark, psi. */
   readonly wants: number;
   /** What the instrument was known to read more than it should, F. */
   readonly readsMoreF: number;
   /** Seconds from the first point, and the mean of what was read, in tenths. */
   readonly points: readonly (readonly [seconds: number, tenths: number])[];
+}
+
+/** What a way of processing asks of an instrument for the whole time: F, or psi under pressure. Handbook rules 5 and 8. */
+export function askedOf(
+  method: LoadOrder['method'],
+  { boilF, markPsi }: { readonly boilF: number; readonly markPsi?: number | undefined },
+): number {
+  return markPsi ?? (method === 'low-temperature-bath' ? BATH_F.low : boilF);
 }
 
 /** Takes readings of one load, and thins them as they come. */
@@ -32,8 +40,13 @@ export class CurveRecord {
   private count = 0;
   private slot = -1;
 
-  constructor(private readonly head: Omit<LoadCurve, 'points'> & Partial<Pick<LoadCurve, 'points'>>) {
-    this.points = [...(head.points ?? [])];
+  constructor(private readonly head: LoadCurve) {
+    this.points = [...head.points];
+  }
+
+  /** Whose readings these are: those of another one in the same water are no part of it. */
+  get instrument(): string {
+    return this.head.instrument;
   }
 
   /** @param at household's time, epoch milliseconds */
@@ -86,8 +99,8 @@ export function curveVerdict(
   { boilAt, heatOffAt }: Pick<LoadState, 'boilAt' | 'heatOffAt'>,
 ): CurveVerdict | undefined {
   if (boilAt === undefined || heatOffAt === undefined) return undefined;
-  const isBath = method === 'low-temperature-bath';
-  const least = measures === 'psi' ? wants : isBath ? BATH_F.low + readsMoreF : wants + readsMoreF - UNCHECKED_OFF_F;
+  const grace = measures === 'F' && method !== 'low-temperature-bath' ? UNCHECKED_OFF_F : 0;
+  const least = wants + (measures === 'F' ? readsMoreF : 0) - grace;
   let [readMinutes, minutes, lowest] = [0, 0, Infinity];
   let [from, to] = [Infinity, -Infinity];
   for (let minute = 0; minute < processMinutes; minute++) {
@@ -127,7 +140,8 @@ export function probeFault(boiled: readonly { readonly curve: LoadCurve; readonl
   readonly offF: number;
 } {
   const seen = boiled.flatMap(({ curve, boilAt }) => {
-    if (curve.measures !== 'F') return [];
+    // A bath is held somewhere between two marks: it says nothing of where a probe is right.
+    if (curve.measures !== 'F' || curve.wants === BATH_F.low) return [];
     const own = curve.points.filter(([seconds]) => {
       const at = curve.startAt + seconds * 1_000;
       return at >= boilAt + FROM_MS && at < boilAt + TO_MS;

@@ -173,6 +173,7 @@ test('a kept curve falls short exactly in the minutes whose mean lies under what
         startAt: 0,
         wants: boilF,
         readsMoreF: 0,
+        points: [],
       });
       minutes.forEach(({ isRead, valueF }, i) => {
         for (let second = 0; isRead && second < 60; second += 5) record.take((20 + i) * MIN + second * 1_000, valueF);

@@ -1,14 +1,12 @@
 import { isPressure } from '../canner/canner';
-import { LOADING_F, RAW_BELOW_F } from '../canner/heatUp';
+import { BATH_FROM_F, LOADING_F, RAW_BELOW_F, wantsCoolWater } from '../canner/heatUp';
 import { findBoil } from '../instruments/findBoil';
 import { type HeatCurve } from '../instruments/heatCurve';
 import { heldHeat } from '../instruments/heldHeat';
 import { lostBoil } from '../instruments/lostBoil';
 import { BATH_F } from '../process/findProcess';
+import { isCold } from '../process/method';
 import { type LoadOrder, type LoadState } from './loadState';
-
-/** Jars go into its water from here on. Handbook rule 8. */
-const BATH_LOADING_F = 120;
 
 /** What an instrument at a load calls for. */
 export type WatchKind =
@@ -108,7 +106,7 @@ function callOf(
   { order: { method }, state, pack, boilF, readsMoreF = 0, offF, markPsi, aheadMs }: WatchQuestion,
   { now, reads, boilsFrom }: { readonly now: number; readonly reads: number | undefined; readonly boilsFrom: number },
 ): WatchKind | undefined {
-  const { phase, boilAt = 0 } = state;
+  const { phase, boilAt = 0, timesLost } = state;
   const isBath = method === 'low-temperature-bath';
   const isGauge = markPsi !== undefined;
   if (reads === undefined) return undefined;
@@ -116,15 +114,19 @@ function callOf(
     heldHeat(curve, { lowF: lowF + (isGauge ? 0 : readsMoreF), highF: highF + readsMoreF });
   switch (phase) {
     case 'planned': {
-      if (isGauge) return undefined;
-      const from = isBath ? BATH_LOADING_F : LOADING_F[pack];
+      if (isGauge || isCold(method)) return undefined;
+      const from = isBath ? BATH_FROM_F : LOADING_F[pack];
       if (reads < from + readsMoreF) return undefined;
-      // Raw jars meet no boiling water: glass cracks. Handbook rule 6.
-      return !isBath && pack === 'raw' && outside(-Infinity, RAW_BELOW_F) === 'high' ? 'too-hot' : 'water-ready';
+      // Cool jars meet no boiling water: glass cracks. Handbook rules 6 and 8.
+      return wantsCoolWater({ method, pack }) && outside(-Infinity, RAW_BELOW_F) === 'high' ? 'too-hot' : 'water-ready';
     }
     case 'heating':
     case 'venting':
-      if (isGauge) return phase === 'venting' && reads >= markPsi && !outside(markPsi) ? 'boil-found' : undefined;
+      // Vented first; what was lost after that comes back without.
+      if (isGauge) {
+        const mayBegin = phase === 'venting' || timesLost > 0;
+        return mayBegin && reads >= markPsi && !outside(markPsi) ? 'boil-found' : undefined;
+      }
       if (isPressure(method)) return undefined;
       if (isBath) return outside(-Infinity, BATH_F.low) === 'high' ? 'boil-found' : undefined;
       return findBoil(curve, { boilF, readsMoreF, ...(offF !== undefined && { offF }) }).kind === 'boil'

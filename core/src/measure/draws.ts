@@ -44,3 +44,16 @@ export function drawsFrom(seed: number): Draws {
     },
   };
 }
+
+/**
+ * Draws of one thing alone, by its words: what comes up later changes no other. FNV-1a by G. Fowler, L. Noll and K.-P. Vo, 32 bit,
+ * turns its words into a seed.
+ */
+export function drawsOf(words: string, seed: number): Draws {
+  let hash = 0x811c9dc5 ^ seed;
+  for (const letter of words) hash = Math.imul(hash ^ (letter.codePointAt(0) ?? 0), 0x01000193);
+  const draws = drawsFrom(hash);
+  // The first draws of a generator still show its seed.
+  for (let i = 0; i < 8; i++) draws.unit();
+  return draws;
+}

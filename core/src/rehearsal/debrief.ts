@@ -3,6 +3,7 @@ import { countJars } from '../handbook/jars';
 import { boilRuns } from '../kitchen/boilRuns';
 import { type Alarm, alarmsOf, missed } from '../kitchen/alarms';
 import { type DayEvent } from '../kitchen/dayEvent';
+import { type LoadState } from '../kitchen/loadState';
 import { passedOver } from '../kitchen/passedOver';
 import { progressOf } from '../kitchen/progressOf';
 import { unboiledMin } from './potTruth';
@@ -55,12 +56,14 @@ export function debriefOf(day: RehearsedDay, rehearsed: Rehearsed): Debrief {
   const loads = rehearsed.batches.flatMap((batch) => batch.loads.map((load) => ({ batch, load })));
   let [toShelf, lost] = [0, 0];
   const ofLoads = loads.flatMap(({ batch, load }): Finding[] => {
-    const own = running.loads.get(load.id);
+    // What goes in with another lives through what happens to that one.
+    const own = running.loads.get(load.withLoadId ?? load.id);
     if (!own || own.state.startedAt === undefined) return [];
+    const count = load.withLoadId === undefined ? own.state.jars : load.jars;
     const name = `Load ${load.number}, ${nameOf(batch).toLowerCase()}`;
-    const jars = countJars(own.state.jars, load.size?.jar ?? batch.jar);
+    const jars = countJars(count, load.size?.jar ?? batch.jar);
     const found = [
-      ...boilFindings(day, rehearsed, { loadId: load.id, name, jars }),
+      ...boilFindings(day, rehearsed, { loadId: load.withLoadId ?? load.id, name, jars }),
       ...skipped(load.id, rehearsed, name, jars),
     ];
     const isCounted =
@@ -76,9 +79,9 @@ export function debriefOf(day: RehearsedDay, rehearsed: Rehearsed): Debrief {
           },
         ];
     const isFit = found.length === 0 && own.state.heatOffAt !== undefined;
-    if (isFit) toShelf += own.state.jars;
-    else lost += own.state.jars;
-    return [...found, ...broken];
+    if (isFit) toShelf += count;
+    else lost += count;
+    return [...found, ...broken, ...withoutLids(day, load.id, own.order.jars, own.state)];
   });
   const early = dayEvents.flatMap((event): Finding[] => {
     if (event.type !== 'step-done') return [];
@@ -155,6 +158,14 @@ function boilFindings(day: RehearsedDay, seen: Rehearsed, { loadId, name, jars }
         ]
       : []),
   ];
+}
+
+/** More jars went in than there were lids to close. */
+function withoutLids(day: RehearsedDay, loadId: string, meant: number, { jars, broken }: LoadState): Finding[] {
+  const short = day.mishaps.find((each) => each.kind === 'lids-short' && each.loadId === loadId);
+  if (short?.kind !== 'lids-short' || jars + broken <= meant - short.lids) return [];
+  const words = `${short.lids} lids were missing, and ${jars + broken} jars went in all the same.`;
+  return [{ kind: 'not-counted', words, cost: 'Jars that nothing closes.', rule: 'count-jars' }];
 }
 
 function skipped(loadId: string, { running, dayEvents }: Rehearsed, name: string, jars: string): Finding[] {

@@ -1,4 +1,5 @@
 import { type Canner } from '../canner/canner';
+import { capacityOf } from '../canner/capacity';
 import { batchOf } from '../day/batchOf';
 import { type Batch } from '../day/batch';
 import { type ProduceId } from '../handbook/produce';
@@ -95,6 +96,31 @@ interface Ground {
   readonly canners: readonly Canner[];
   readonly startAt: number;
   readonly newId: () => string;
+}
+
+/**
+ * The canners a lesson is done in: the household's own where they boil water and hold each of its loads, else as the handbook has
+ * them.
+ *
+ * @param spare a canner of the handbook by its number, for what the household has not
+ */
+export function lessonCanners(
+  { batches, canners }: Lesson,
+  own: readonly Canner[],
+  spare: (number: number) => Canner,
+): readonly Canner[] {
+  const chosen: Canner[] = [];
+  for (let i = 0; i < canners; i++) {
+    const asked = batches.filter(({ canner }) => canner === i);
+    const holds = (canner: Canner) =>
+      asked.every(({ jar, loads }) => {
+        const capacity = capacityOf(canner, jar, { method: 'boiling-water' });
+        return capacity.kind === 'holds' && loads.every((jars) => jars <= capacity.jars);
+      });
+    const fit = own.find((canner) => !canner.timesItself && !chosen.includes(canner) && holds(canner));
+    chosen.push(fit ?? spare(i + 1));
+  }
+  return chosen;
 }
 
 /** The baskets and batches of a lesson in a kitchen: the times are looked up for its altitude, like any other. */

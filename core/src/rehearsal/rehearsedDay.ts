@@ -3,7 +3,7 @@ import { needsHands } from '../day/restOfDay';
 import { boilRuns } from '../kitchen/boilRuns';
 import { type KitchenEvent } from '../kitchen/kitchenEvent';
 import { type LoadInDay, progressOf, type RunningDay } from '../kitchen/progressOf';
-import { drawsFrom } from '../measure/draws';
+import { drawsFrom, drawsOf } from '../measure/draws';
 import { drawLuck } from '../replay/dayLuck';
 import { drawMishaps, type Mishap, type MishapKind } from './mishap';
 import { boilsAt, potTruth, type PotTruth } from './potTruth';
@@ -138,15 +138,8 @@ export class RehearsedDay {
   private learn(tasks: readonly DayTask[]): void {
     // Each step has its own stream, so that one that comes up later changes no other.
     for (const task of tasks) {
-      const draws = drawsFrom(this.seed * 7_919 + hashOf(task.id));
-      this.minutes.set(task.id, Math.max(0.5, drawLuck([task], draws).minutes[0] ?? task.minutes.p50));
+      const [minutes = task.minutes.p50] = drawLuck([task], drawsOf(task.id, this.seed)).minutes;
+      this.minutes.set(task.id, Math.max(0.5, minutes));
     }
   }
-}
-
-/** FNV-1a, 32 bits. */
-function hashOf(words: string): number {
-  let hash = 0x81_1c_9d_c5;
-  for (const sign of words) hash = Math.imul(hash ^ (sign.codePointAt(0) ?? 0), 0x01_00_01_93);
-  return hash >>> 1;
 }

@@ -1,6 +1,7 @@
 import { type DayTask } from '../day/dayProblem';
 import { needsHands } from '../day/restOfDay';
 import { type DayTold } from '../kitchen/dayEvent';
+import { IN_CANNER } from '../kitchen/dayClose';
 import { heldBack } from '../kitchen/heldBack';
 import { type LoadTold } from '../kitchen/kitchenEvent';
 import { loadClock } from '../kitchen/loadClock';
@@ -50,17 +51,21 @@ export function nextTap(
     if ((reading?.endsAt ?? Infinity) <= now) return { of: 'day', told: { type: 'step-done', taskId: task.id } };
   }
   const busy = running_.filter((task) => needsHands(task)).length;
-  return beginNext(running, { now, isFree: busy < hands });
+  return beginNext(day, running, { now, isFree: busy < hands });
 }
 
-function beginNext(running: RunningDay, { now, isFree }: { now: number; isFree: boolean }): CookTap | undefined {
+function beginNext(
+  day: RehearsedDay,
+  running: RunningDay,
+  { now, isFree }: { now: number; isFree: boolean },
+): CookTap | undefined {
   const { of } = progressOf(running, now);
   const startOf = (task: DayTask) => running.day.order?.startAt[task.id] ?? Infinity;
   const tasks = running.tasks.filter(({ id, kind }) => !of.has(id) && kind !== 'errand');
   for (const task of [...tasks].sort((a, b) => startOf(a) - startOf(b))) {
     const isInside = task.cannerId !== undefined && !['preheat', 'cool-water', 'load'].includes(task.kind);
     if (isInside) continue;
-    const tap = beginning(task, running);
+    const tap = beginning(task, running, day);
     const stopped = tap && heldBack(eventOf(tap, now), running);
     if (tap && !stopped && (isFree || !needsHands(task))) return tap;
     // What was hot has gone cold: it is heated once more before it is filled.
@@ -73,11 +78,17 @@ function beginNext(running: RunningDay, { now, isFree }: { now: number; isFree: 
 }
 
 /** How a step is begun; undefined where its canner is not free for it. */
-function beginning(task: DayTask, running: RunningDay): CookTap | undefined {
+function beginning(task: DayTask, running: RunningDay, day: RehearsedDay): CookTap | undefined {
   if (task.kind === 'load') {
     const load = running.loads.get(task.loadId ?? '');
     if (!load || task.loadId === undefined || isTaken(running, load.cannerId)) return undefined;
-    return { of: 'load', loadId: task.loadId, told: { type: 'load-started', jars: load.order.jars } };
+    const short = day.mishaps.find((each) => each.kind === 'lids-short' && each.loadId === task.loadId);
+    const lids = short?.kind === 'lids-short' ? short.lids : 0;
+    return {
+      of: 'load',
+      loadId: task.loadId,
+      told: { type: 'load-started', jars: Math.max(1, load.order.jars - lids) },
+    };
   }
   if (task.kind === 'cool-water' && !hasComeOut(running, task)) return undefined;
   return { of: 'day', told: { type: 'step-started', taskId: task.id } };
@@ -89,9 +100,7 @@ function eventOf(tap: CookTap, at: number): Parameters<typeof heldBack>[0] {
 }
 
 function isTaken({ loads }: RunningDay, cannerId: string): boolean {
-  return [...loads.values()].some(
-    (load) => load.cannerId === cannerId && ['heating', 'venting', 'boiling', 'resting'].includes(load.state.phase),
-  );
+  return [...loads.values()].some((load) => load.cannerId === cannerId && IN_CANNER.includes(load.state.phase));
 }
 
 /** Hot water is cooled when the load before is out of it. */

@@ -5,7 +5,7 @@ import { planDay } from '../day/planDay';
 import { problemOf } from '../day/questionOfDay';
 import { drawsFrom } from '../measure/draws';
 import { drawLuck } from './dayLuck';
-import { groundOf } from './dayWorld';
+import { groundOf } from './dayGround';
 import { liveThrough, replayDay } from './replayDay';
 
 const DAYS = 25;

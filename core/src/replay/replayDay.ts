@@ -1,7 +1,8 @@
 import { type DayProblem, type DayTask, type ScheduledTask } from '../day/dayProblem';
 import { drawsFrom } from '../measure/draws';
 import { drawLuck } from './dayLuck';
-import { type DayGround, type DayLuck, DayWorld, groundOf } from './dayWorld';
+import { type DayGround, groundOf } from './dayGround';
+import { type DayLuck, DayWorld } from './dayWorld';
 
 export interface Replay {
   /** Minutes after its start by which the day is over in nine of ten. */

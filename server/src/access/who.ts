@@ -36,12 +36,15 @@ export function holdRole(pairing: Pairing): RequestHandler {
     if (!who) throw new Problem(401, 'not-paired', 'This device is not paired with the household yet.');
     res.locals.who = who;
     if (!isAtLeast(who.role, least)) {
-      const may =
-        least === 'owner' ? 'Only an owner’s device may do that.' : 'This device may look, and change nothing.';
-      throw new Problem(403, 'role', may);
+      throw new Problem(403, 'role', mayNot(who.role, least));
     }
     next();
   };
+}
+
+function mayNot(role: Role, least: Role): string {
+  if (role === 'instrument') return 'A scale or probe tells, and sees nothing.';
+  return least === 'owner' ? 'Only an owner’s device may do that.' : 'This device may look, and change nothing.';
 }
 
 /** A cookie of the request by its name. */

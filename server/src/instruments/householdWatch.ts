@@ -2,21 +2,21 @@ import { v7 as uuidV7 } from 'uuid';
 import { type Logger } from 'pino';
 import { type InstrumentsNow } from '@hoddle/contract/instrument';
 import { type Batch } from '@hoddle/core/day/batch';
-import { isPressure } from '@hoddle/core/canner/canner';
 import { atTheCanner } from '@hoddle/core/kitchen/atTheCanner';
 import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
-import { CurveRecord, type LoadCurve, probeFault } from '@hoddle/core/kitchen/loadCurve';
+import { CurveRecord, type LoadCurve } from '@hoddle/core/kitchen/loadCurve';
 import { type LoadNow, loadsNow } from '@hoddle/core/kitchen/loadsNow';
-import { boilingPointF } from '@hoddle/core/process/boilingPoint';
+import { boiledByHand, emptyCurve, type WatchedLoad, watchedLoad } from '@hoddle/core/kitchen/watchedLoad';
 import { type Changes } from '../changes';
 import { type Clock } from '../clock';
 import { type Database } from '../db/openDatabase';
 import { readHousehold, readPages, readSettings } from '../db/readState';
+import { eventOf } from '../db/rowForms';
 import { Problem } from '../problem';
 import { keepKitchenEvent } from '../routes/kitchenEvents';
-import { type Heard, InstrumentHub, type Watched, type WatchedLoad } from './instrumentHub';
+import { type Heard, InstrumentHub, type Watched } from './instrumentHub';
 
 /** Looked at and told so often; what a hand waits for is told sooner. */
 const LOOK_MS = 1_000;
@@ -58,29 +58,30 @@ export function householdWatch({ db, clock, changes, log }: Parts): HouseholdWat
     const cached = asked.get(id);
     if (cached?.key === key) return cached.load;
     const { altitudeFt } = readHousehold(db);
+    const { canners, curves, events } = db.state.all;
     const at = altitudeFt === null ? undefined : atTheCanner(loadsKnown(), cannerId, db.state.now());
-    // A gauge says nothing of an open pot, and of a closed one a probe says nothing that is tested.
-    const isItsOwn = at && isPressure(at.order.method) === (kind === 'pressure-gauge');
-    const load = at && isItsOwn && altitudeFt !== null ? [watched(at, cannerId, altitudeFt)] : [];
-    const told = load.map((each) => ({ ...each, ...(kind === 'probe' && faultOf(db, id)) }));
+    const load =
+      at && altitudeFt !== null
+        ? watchedLoad(kind, at, {
+            ...{ altitudeFt, canner: canners.get(cannerId) },
+            boiled: boiledByHand(id, curves.values(), [...events.values()].map(eventOf)),
+          })
+        : undefined;
+    const told = load ? [load] : [];
     asked.set(id, { key, load: told });
     return told;
   };
   const records = new Map<string, { record: CurveRecord; writtenAt: number; isNew: boolean }>();
-  const heard: Heard = (load, { id, kind }, at, value) => {
+  const heard: Heard = (load, { id }, at, value) => {
     if (load.state.phase === 'planned' || at < load.startedAt) return;
     let own = records.get(load.id);
     if (!own) {
-      const before = db.state.all.curves.get(load.id);
-      if (before && before.instrument !== id) return;
-      const head = {
-        ...{ id: load.id, instrument: id, startAt: load.startedAt },
-        measures: kind === 'probe' ? ('F' as const) : ('psi' as const),
-        ...{ wants: load.markPsi ?? load.boilF, readsMoreF: load.readsMoreF ?? 0 },
-      };
-      own = { record: new CurveRecord(before ?? head), writtenAt: realNow(), isNew: false };
+      const curve = db.state.all.curves.get(load.id) ?? emptyCurve(id, load);
+      own = { record: new CurveRecord(curve), writtenAt: realNow(), isNew: false };
       records.set(load.id, own);
     }
+    // The first that spoke of it tells its curve: two probes in one pot are not one.
+    if (own.record.instrument !== id) return;
     own.record.take(at, value);
     own.isNew = true;
   };
@@ -172,34 +173,4 @@ function standing(db: Database): readonly LoadNow[] {
   const ground = { altitudeFt, pages: readPages(db) };
   const loads = loadsNow(batchesNow(batches, dayEvents, events, ground), events);
   return loads.filter(({ state }) => !OVER.includes(state.phase));
-}
-
-function watched({ batch, load, order, state }: LoadNow, cannerId: string, altitudeFt: number): WatchedLoad {
-  const { pressurePsi } = batch;
-  return {
-    ...{
-      id: load.id,
-      cannerId,
-      order,
-      state,
-      startedAt: state.startedAt ?? 0,
-      pack: batch.pack === 'raw' ? 'raw' : 'hot',
-    },
-    boilF: boilingPointF(altitudeFt),
-    ...(pressurePsi !== undefined && { markPsi: pressurePsi }),
-  };
-}
-
-/** What a probe was seen to read too much, by the loads it stood in whose boil a hand confirmed. */
-function faultOf(db: Database, instrument: string): ReturnType<typeof probeFault> {
-  const byHand = new Map(
-    [...db.state.all.events.values()].flatMap(({ loadId, type, at, detail }) =>
-      type === 'boil-reached' && !('by' in detail) ? [[loadId, at] as const] : [],
-    ),
-  );
-  const boiled = [...db.state.all.curves.values()].flatMap((curve) => {
-    const boilAt = byHand.get(curve.id);
-    return curve.instrument === instrument && boilAt !== undefined ? [{ curve, boilAt }] : [];
-  });
-  return probeFault(boiled.sort((a, b) => a.boilAt - b.boilAt));
 }

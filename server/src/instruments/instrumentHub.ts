@@ -4,20 +4,13 @@ import { heldHeat } from '@hoddle/core/instruments/heldHeat';
 import { type InstrumentKind, stepInBase } from '@hoddle/core/instruments/instrument';
 import { InstrumentBoard, type InstrumentLine, type Taken } from '@hoddle/core/instruments/instrumentBoard';
 import { StillWeight } from '@hoddle/core/instruments/stillWeight';
-import { LoadWatch, type WatchCall, type WatchQuestion } from '@hoddle/core/kitchen/loadWatch';
+import { LoadWatch, type WatchCall } from '@hoddle/core/kitchen/loadWatch';
+import { type WatchedLoad } from '@hoddle/core/kitchen/watchedLoad';
 
 /** What stands in a refrigerator keeps at so much or less. Handbook rule 10. */
 const REFRIGERATOR_F = 40;
 /** A door that is opened lets in more for a while. Common practice. */
 const WARM_FOR_MS = 15 * 60_000;
-
-/** A load that an instrument is at. */
-export interface WatchedLoad extends Omit<WatchQuestion, 'aheadMs'> {
-  readonly id: string;
-  readonly cannerId: string;
-  /** When its jars went in, household's time. */
-  readonly startedAt: number;
-}
 
 /** What the hub asks of the household each time it looks. */
 export interface Watched {
@@ -107,6 +100,7 @@ export class InstrumentHub {
   }
 
   private watch(held: Held, load: WatchedLoad, aheadMs: number): WatchCall | undefined {
+    if (load.isSilent) return undefined;
     const watch = held.watches.get(load.id) ?? new LoadWatch();
     held.watches.set(load.id, watch);
     // What is out of reach tells nothing of now.
@@ -126,8 +120,11 @@ export class InstrumentHub {
     return this.board.instruments.map(
       ({ id, name, kind, battery, isLost, sharesName, clockBehindMs, setAside, last, ...own }) => {
         const still = this.held.get(id)?.still;
+        // A wire that is open and tells nothing is as good as none.
+        const isSilent = last !== undefined && this.now() - last.at > SILENT_MS;
         return {
-          ...{ id, name, kind, step: stepInBase({ kind, ...own }) ?? 1, isLost, sharesName, setAside: { ...setAside } },
+          ...{ id, name, kind, step: stepInBase({ kind, ...own }) ?? 1, sharesName, setAside: { ...setAside } },
+          isLost: isLost || isSilent,
           ...(battery !== undefined && { battery }),
           ...(clockBehindMs !== undefined && { clockBehindMs }),
           ...(last && { last: { at: Math.round(last.at + aheadMs), value: last.value } }),

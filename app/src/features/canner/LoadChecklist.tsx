@@ -1,4 +1,4 @@
-import { LOADING_F, wantsCoolWater } from '@hoddle/core/canner/heatUp';
+import { BATH_FROM_F, LOADING_F, wantsCoolWater } from '@hoddle/core/canner/heatUp';
 import { type CannedBatch } from '@hoddle/core/day/batch';
 import { JARS } from '@hoddle/core/handbook/jars';
 import { type Lids } from '@hoddle/core/kitchen/kitchenEvent';
@@ -12,9 +12,8 @@ import { Choice } from '@/ui/Choice';
 import { Key } from '@/ui/Key';
 import { Heading } from '@/ui/Words';
 
-/** Water for raw jars, and for a low-temperature bath from here on. Handbook rules 6 and 8. */
+/** Water for raw jars. Handbook rule 6. */
 const RAW_AT_MOST_F = LOADING_F.raw;
-const BATH_FROM_F = 120;
 
 /** What is looked at before jars go in, in the order it is done. Handbook rules 6 and 8. */
 /** @param batch where its water is cooler than hot, the thermometer is asked */

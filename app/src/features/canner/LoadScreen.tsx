@@ -23,6 +23,7 @@ import { LoadWishes } from '@/features/day/life/LoadWishes';
 import { phaseWords } from '@/features/day/phaseWords';
 import { useDay } from '@/features/day/useDay';
 import { type RunningLoad, useLoad, useLoads } from '@/features/kitchen/useLoad';
+import { WaterNow } from '@/features/instruments/WaterNow';
 import { agoWords } from '@/features/kitchen/DoneBefore';
 import { useOpenBefore } from '@/features/kitchen/useOpenBefore';
 import { useStartDay } from '@/features/kitchen/useStartDay';
@@ -190,6 +191,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
               ))}
             </>
           )}
+          {planned && <WaterNow loadId={load.id} cannerId={cannerId} />}
           {planned && (
             <LoadChecklist checks={checks} ticked={ticked} onTick={setTicked} lids={lids} onLids={setLids}>
               {asked

@@ -57,7 +57,9 @@ function Curve({ running, curve }: { running: RunningLoad; curve: LoadCurve }) {
           <Words weight={700} tone="cobalt" className="px-2 text-right">
             {curve.measures === 'psi'
               ? `${curve.wants} psi asked`
-              : `Boils here at ${temperatureWords(curve.wants, units)}, ${altitudeWords(batch.altitudeFt, units)}`}
+              : order.method === 'low-temperature-bath'
+                ? `${temperatureWords(curve.wants, units)} and more asked`
+                : `Boils here at ${temperatureWords(curve.wants, units)}, ${altitudeWords(batch.altitudeFt, units)}`}
           </Words>
           <CurveDrawing curve={curve} runs={runs} units={units} now={now} label={spoken(runs, asked)} />
           {runs.map((run, i) => (

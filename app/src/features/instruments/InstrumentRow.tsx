@@ -96,8 +96,6 @@ const PLACE_WORDS = {
   jar: 'in the middle of a jar',
   refrigerator: 'in the refrigerator',
   room: 'in the room',
-  table: 'on the table',
-  door: 'at the door',
 } as const;
 
 export function placeWords(

@@ -1,4 +1,4 @@
-import { containerOf, netGrams } from '@hoddle/core/instruments/weighing';
+import { netGrams, NO_TARE, tareAfter } from '@hoddle/core/instruments/weighing';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useHousehold } from '@/store/useHousehold';
@@ -51,13 +51,13 @@ function Weighing({
 }: Omit<ScalePartProps, 'first' | 'what'> & { scale: InstrumentNow; onClose: () => void }) {
   const { units } = useHousehold().household;
   const { containers } = useInstrumentSettings().settings;
-  const [tare, setTare] = useState<{ grams: number; words: string }>({ grams: 0, words: 'nothing' });
+  const [tare, setTare] = useState(NO_TARE);
   const { step, still, last } = scale;
-  const known = still && containerOf(still.grams, step, containers);
-  const net = still && !known ? netGrams(still.grams, tare.grams, step) : undefined;
+  const next = still ? tareAfter(tare, still.grams, step, containers) : tare;
+  if (next !== tare) setTare(next);
+  const net = still ? netGrams(still.grams, next.grams, step) : undefined;
+  const isEmpty = still !== undefined && net === undefined && next.grams > 0;
   const taken = useRef<number | undefined>(undefined);
-  // An empty container that is known is taken off by itself.
-  if (known && known.grams !== tare.grams) setTare({ grams: known.grams, words: known.name });
   useEffect(() => {
     if (net === undefined || taken.current === net) return;
     taken.current = net;
@@ -71,7 +71,7 @@ function Weighing({
           {weightWords(shown, step, units)}
         </Words>
         <Words weight={700} className="flex-1">
-          {!still ? 'moves' : known ? `${known.name}, empty: taken off` : 'still'}
+          {!still ? 'moves' : isEmpty ? `${next.words}, empty: taken off` : 'still'}
         </Words>
       </View>
       <Words tone="ink-2">
@@ -80,7 +80,10 @@ function Weighing({
       </Words>
       {target !== undefined && <Target net={Math.max(0, shown)} target={target} step={step} />}
       <View className="flex-row flex-wrap gap-2">
-        {still && <SmallKey words="Tare" onPress={() => setTare({ grams: still.grams, words: 'what stood on it' })} />}
+        {still && !isEmpty && (
+          <SmallKey words="Tare" onPress={() => setTare({ grams: still.grams, words: 'what stood on it' })} />
+        )}
+        {isEmpty && <SmallKey words="It is no container" onPress={() => setTare({ ...NO_TARE, isBare: true })} />}
         {containers.map(({ id, name, grams }) => (
           <SmallKey key={id} words={`In the ${name}`} onPress={() => setTare({ grams, words: name })} />
         ))}

@@ -15,6 +15,7 @@ import { Words } from '@/ui/Words';
 import { KitchenKey } from './KitchenKey';
 import { LoadPot } from './LoadPot';
 import { Pot } from './Pot';
+import { ProbeLine } from './ProbeLine';
 import { type RunningLoad } from './useLoad';
 import { useTellDay } from './useTellDay';
 
@@ -50,6 +51,7 @@ export function CannerPart({ day, live, canner, loads }: CannerPartProps) {
           </Words>
         )}
       </View>
+      {next && <ProbeLine loadId={next.id} cannerId={canner.id} phase="planned" />}
       {next ? (
         <Waiting day={day} live={live} canner={canner} next={next} />
       ) : (

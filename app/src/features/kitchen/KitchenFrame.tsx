@@ -5,7 +5,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { DemoClock } from '@/features/today/DemoClock';
 import { SignalLine } from '@/features/signal/SignalLine';
 import { useNow } from '@/store/useHousehold';
-import { clockTime, clockTimeFrom } from '@/ui/clockWords';
+import { clockTime, clockTimeFrom, otherDay } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { Speckle } from '@/ui/Speckle';
 import { useIsWide } from '@/ui/StationBar';
@@ -28,6 +28,8 @@ export function KitchenFrame({ back, likelyAt, lateAt, note, children }: Kitchen
   const wide = useIsWide();
   const now = useNow(5_000);
   useStayAwake();
+  // Beside the clock there is room for the name of another day or for "done", not for both.
+  const dayOfEnd = likelyAt === undefined || wide ? undefined : otherDay(likelyAt, now);
   return (
     <View className="kitchen flex-1 bg-granite" role="main">
       <Speckle />
@@ -61,10 +63,10 @@ export function KitchenFrame({ back, likelyAt, lateAt, note, children }: Kitchen
         {likelyAt !== undefined && (
           <View className={wide ? 'flex-row items-baseline gap-2 pr-4' : 'items-end pr-3'}>
             <Words size="lead" tone="milk-2">
-              likely done
+              {dayOfEnd ? `likely ${dayOfEnd}` : 'likely done'}
             </Words>
             <Words size="head" weight={800} tone="milk">
-              {clockTimeFrom(likelyAt, now)}
+              {dayOfEnd ? clockTime(likelyAt) : clockTimeFrom(likelyAt, now)}
             </Words>
             {wide && lateAt !== undefined && (
               <Words size="lead" tone="milk-2">

@@ -1,11 +1,12 @@
+import { type InstrumentCall } from '@hoddle/core/kitchen/alarms';
 import { type LoadPhase } from '@hoddle/core/kitchen/loadState';
 import { View } from 'react-native';
 import { useDay } from '@/features/day/useDay';
+import { callWords } from '@/features/instruments/callWords';
 import { readingWords } from '@/features/instruments/readingWords';
 import { useAtCanner } from '@/features/instruments/useInstruments';
 import { useInstrumentStore } from '@/store/instrumentStore';
 import { useHousehold } from '@/store/useHousehold';
-import { temperatureWords, type Units } from '@/ui/amountWords';
 import { Words } from '@/ui/Words';
 import { KitchenKey } from './KitchenKey';
 import { useAlarms } from './useAlarms';
@@ -32,7 +33,7 @@ export function ProbeLine({ loadId, cannerId, phase }: { loadId: string; cannerI
       ))}
       {call && (
         <Words role="status" size="lead" weight={700} tone="milk">
-          {CALL_WORDS[call.kind](temperatureWords(call.reads, units), units, phase)}
+          {callWords(call, units, phase)}
         </Words>
       )}
       {call && <NotSo loadId={loadId} />}
@@ -40,20 +41,12 @@ export function ProbeLine({ loadId, cannerId, phase }: { loadId: string; cannerI
   );
 }
 
-const CALL_WORDS: Readonly<
-  Record<
-    ReturnType<typeof useInstrumentStore.getState>['calls'][number]['kind'],
-    (read: string, units: Units, phase: LoadPhase) => string
-  >
-> = {
-  'water-ready': () => 'The water is warm enough: jars may go in.',
-  'boil-found': () => 'It boils, by the probe. Look into the pot, then tap.',
-  'boil-lost': (read) => `It boils no more: ${read} and falling. Look into the pot.`,
-  'too-cool': (read) => `The bath is too cool: ${read}. 180 to 185 F the whole time.`,
-  'too-hot': (read, _, phase) =>
-    phase === 'planned' ? `${read}: too hot for raw jars. Cold water first.` : `The bath is too hot: ${read}.`,
-  'under-pressure': () => 'Pressure is under the mark: bring it back, and the time starts again.',
-  elsewhere: (read) => `${read} cannot be in this pot: is the probe in another one?`,
+const NOT_SO: Readonly<Record<InstrumentCall, string>> = {
+  'boil-found': 'I looked: not yet',
+  'boil-lost': 'I looked: it boils',
+  'too-cool': 'I looked: it is hot enough',
+  'too-hot': 'I looked: it is not too hot',
+  'under-pressure': 'I looked: it is at the mark',
 };
 
 /** Somebody looked, and it is not so: the call is answered, and what was read is kept all the same. */
@@ -62,13 +55,13 @@ function NotSo({ loadId }: { loadId: string }) {
   const tell = useTellDay(day?.id ?? '');
   const { alarms } = useAlarms();
   const alarm = alarms.find(
-    (each) => each.loadId === loadId && each.answeredAt === undefined && each.kind === 'boil-lost',
+    ({ kind, answeredAt, ...each }) => each.loadId === loadId && answeredAt === undefined && kind in NOT_SO,
   );
   if (!alarm || !day) return null;
   return (
     <KitchenKey
       look="outline"
-      words="I looked: it boils"
+      words={NOT_SO[alarm.kind as InstrumentCall]}
       onPress={() => tell({ type: 'alarm-answered', alarmId: alarm.id })}
     />
   );

@@ -38,7 +38,7 @@ export function alarmWords(
     case 'too-cool':
       return `Bath under 180 F: ${vessel}`;
     case 'too-hot':
-      return load?.phase === 'planned' ? `Too hot for raw jars: ${vessel}` : `Bath over 185 F: ${vessel}`;
+      return `Bath over 185 F: ${vessel}`;
     case 'under-pressure':
       return `Pressure under the mark: ${vessel}`;
     case 'step-over':

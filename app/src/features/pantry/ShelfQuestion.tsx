@@ -1,7 +1,7 @@
 import { notForShelf, type NotForShelf } from '@hoddle/core/kitchen/notForShelf';
 import { View } from 'react-native';
 import { CurveLink } from '@/features/instruments/CurveLink';
-import { type RunningLoad } from '@/features/kitchen/useLoad';
+import { type RunningLoad, useLoad } from '@/features/kitchen/useLoad';
 import { useLoadTaps } from '@/features/kitchen/useLoadTaps';
 import { useHousehold } from '@/store/useHousehold';
 import { temperatureWords } from '@/ui/amountWords';
@@ -31,7 +31,8 @@ interface ShelfQuestionProps {
 /** Before jars of such a load go to the shelf somebody is asked. */
 export function ShelfQuestion({ running, boiled, onBoiled }: ShelfQuestionProps) {
   const held = useHeldFromShelf()(running);
-  const taps = useLoadTaps(running);
+  // What stands in a canner together boils together: it is told of the one it goes in with.
+  const taps = useLoadTaps(useLoad(running.load.id) ?? running);
   const { units } = useHousehold().household;
   const { load, order } = running;
   if (!held) return null;

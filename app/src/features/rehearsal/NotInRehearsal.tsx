@@ -3,13 +3,6 @@ import { View } from 'react-native';
 import { Key } from '@/ui/Key';
 import { Words } from '@/ui/Words';
 
-/** Screens on which a day is lived; all others write something that stays. */
-const REHEARSED = /^\/(?:kitchen(?:\/.*)?|plan(?:\/(?:load\/.*|steps|before|rehearse))?)?$/;
-
-export function mayRehearse(path: string): boolean {
-  return REHEARSED.test(path);
-}
-
 /** Whoever leaves the kitchen of a rehearsal ends it first: what is written elsewhere stays. */
 export function NotInRehearsal() {
   const router = useRouter();

@@ -2,7 +2,7 @@ import { type HouseholdState } from '@hoddle/contract/householdState';
 import { CANNERS } from '@hoddle/core/handbook/canners';
 import { handbookCanner } from '@hoddle/core/canner/handbookCanner';
 import { type Debrief } from '@hoddle/core/rehearsal/debrief';
-import { type Lesson, lessonDay } from '@hoddle/core/rehearsal/lessons';
+import { type Lesson, lessonCanners, lessonDay } from '@hoddle/core/rehearsal/lessons';
 import { type MishapKind } from '@hoddle/core/rehearsal/mishap';
 import { type RehearsedDay } from '@hoddle/core/rehearsal/rehearsedDay';
 import { v7 as uuidV7 } from 'uuid';
@@ -62,11 +62,9 @@ export function rehearseLesson(lesson: Lesson, speed: Speed): void {
   const own = state?.household ?? EMPTY_HOUSEHOLD.household;
   const [row] = CANNERS;
   if (!row) return;
-  const first = own.canners.find(({ method }) => method === 'boiling-water');
-  const canners = [
-    first ?? handbookCanner(row, { id: uuidV7(), name: 'Big pot' }),
-    ...(lesson.canners === 2 ? [handbookCanner(row, { id: uuidV7(), name: 'Second pot' })] : []),
-  ];
+  const spare = (number: number) =>
+    handbookCanner(row, { id: uuidV7(), name: number === 1 ? 'Big pot' : 'Second pot' });
+  const canners = [...lessonCanners(lesson, own.canners, spare)];
   const startAt = Math.ceil(householdNow() / 3_600_000) * 3_600_000;
   // Whoever has not said how high the kitchen lies learns at the lowest band, and is told so.
   const altitudeFt = own.altitudeFt ?? LESSON_FT;

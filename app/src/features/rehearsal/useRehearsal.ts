@@ -43,7 +43,9 @@ export function useRehearsal() {
     now,
     sights,
     rehearsed,
-    isOver: running !== undefined && [...running.loads.values()].every(({ state }) => state.phase === 'cooling'),
+    isOver:
+      running !== undefined &&
+      [...running.loads.values()].every(({ state }) => ['cooling', 'checked'].includes(state.phase)),
     debrief: () =>
       rehearsed && running && day
         ? debriefOf(rehearsed, { running, events, dayEvents, batches: day.batches, now })

@@ -2,7 +2,7 @@ import { type JarSize } from '../../handbook/jars';
 import { type ProduceId } from '../../handbook/produce';
 import { type ProductId } from '../../handbook/products';
 import { sowingRow } from '../../handbook/sowing';
-import { type Draws, drawsFrom } from '../../measure/draws';
+import { type Draws, drawsOf } from '../../measure/draws';
 import { type Range } from '../../measure/range';
 import { usedFrom } from '../../pantry/runOut';
 import { goalKey } from '../seasonProblem';
@@ -178,16 +178,6 @@ function afterByProducts(goals: readonly SpringGoal[], jars: readonly (readonly 
 }
 
 const YEAR_MS = 365 * 24 * 60 * 60_000;
-
-/** Draws of one thing alone. FNV-1a by G. Fowler, L. Noll and K.-P. Vo, 32 bit, turns its words into a seed. */
-function drawsOf(words: string, seed: number): Draws {
-  let hash = 0x811c9dc5 ^ seed;
-  for (const letter of words) hash = Math.imul(hash ^ (letter.codePointAt(0) ?? 0), 0x01000193);
-  const draws = drawsFrom(hash);
-  // The first draws of a generator still show its seed.
-  for (let i = 0; i < 8; i++) draws.unit();
-  return draws;
-}
 
 /** The least value that is enough with that chance. */
 function quantile(values: readonly number[], chance: number): number {

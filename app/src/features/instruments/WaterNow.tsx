@@ -1,0 +1,25 @@
+import { View } from 'react-native';
+import { useInstrumentStore } from '@/store/instrumentStore';
+import { useHousehold } from '@/store/useHousehold';
+import { Words } from '@/ui/Words';
+import { callWords } from './callWords';
+import { readingWords } from './readingWords';
+import { useAtCanner } from './useInstruments';
+
+/** What the water is, where jars are about to go into it. */
+export function WaterNow({ loadId, cannerId }: { loadId: string; cannerId: string }) {
+  const { units } = useHousehold().household;
+  const own = useAtCanner(cannerId).filter(({ isLost, kind }) => !isLost && kind === 'probe');
+  const call = useInstrumentStore().calls.find((each) => each.loadId === loadId);
+  if (own.length === 0) return null;
+  return (
+    <View role="status" className="border-t-2 border-hair pt-3">
+      {own.map((each) => (
+        <Words key={each.id} weight={700}>
+          {each.name}: {readingWords(each, units)}
+        </Words>
+      ))}
+      <Words>{call ? callWords(call, units, 'planned') : 'Not warm enough for jars yet.'}</Words>
+    </View>
+  );
+}
