@@ -1,8 +1,10 @@
+import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { laterBy } from '../demoClock';
 import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { SimulatedDevices } from '../simulatedDevices';
+import { watchPage } from '../watchPage';
 
 let server: RealServer;
 let devices: SimulatedDevices | undefined;
@@ -63,6 +65,10 @@ test('a load whose boil is found, and lost: the clock waits for a tap, the call 
   await hands.goto('/plan/make?crop=tomato-paste&product=tomatoes-crushed&jar=quart');
   await hands.press(/^Plan \d+ quarts/);
   await page.getByText('likely done').waitFor();
+  const plan = page.url();
+  await hands.goto('/kitchen');
+  await hands.press('Start the day');
+  await hands.goto(new URL(plan).pathname);
   await page.getByRole('link', { name: /^Load 1, 7 quarts/ }).click();
   await hands.loadIn('7 quarts are in, heat it');
   await expect(hands.key('It boils: start 55 min')).toBeVisible();
@@ -77,6 +83,9 @@ test('a load whose boil is found, and lost: the clock waits for a tap, the call 
   const pot = page.getByRole('group', { name: /^Big enamel/ }).first();
   await expect(pot.getByText('It boils, by the probe. Look into the pot, then tap.')).toBeVisible({ timeout: 60_000 });
   expect((await told()).events.filter(({ by }) => by)).toEqual([]);
+  await expect(hands.key('Weigh tomatoes: Kitchen scale')).toBeVisible();
+  await watchPage(page).reads();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
   await pot.getByRole('button', { name: 'It boils: start 55 min' }).click();
   await expect(pot.getByRole('timer')).toBeVisible();
   await expect(pot.getByText('It boils, by the probe. Look into the pot, then tap.')).toBeHidden();

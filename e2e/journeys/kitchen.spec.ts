@@ -199,6 +199,7 @@ test('a day of two canners on two screens, from the first step to the close', as
     }
     await expect(page.getByRole('list', { name: 'On the towel' }).getByRole('listitem')).toHaveCount(2);
     await watch.fits();
+    await watch.reads();
     const faults = (await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) =>
       ['serious', 'critical'].includes(impact ?? ''),
     );

@@ -26,6 +26,7 @@ const told = async (type: string) => (await state()).dayEvents.filter((event) =>
 /** Whoever listens or goes by keys finds everything on a screen. */
 async function isForAll(page: Page) {
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await watchPage(page).reads();
 }
 
 async function plan(page: Page, query: string, jars: string, count: number) {

@@ -18,16 +18,19 @@ interface ScalePartProps {
   target?: number;
   /** What it is that is weighed, where several things are. */
   what?: string;
+  /** What its key stands on, before it is opened. */
+  on?: 'light' | 'granite';
 }
 
 /** A scale that speaks: one key opens it; then the basket goes on, and what lies still fills the field by itself. */
-export function ScalePart({ first, what, ...more }: ScalePartProps) {
+export function ScalePart({ first, what, on = 'light', ...more }: ScalePartProps) {
   const scales = useScales(first);
   const [isOpen, setIsOpen] = useState(false);
   const [chosen, setChosen] = useState<string>();
   const scale = scales.find(({ id }) => id === chosen) ?? scales[0];
   if (!scale) return null;
-  if (!isOpen) return <SmallKey words={`Weigh ${what ?? 'it'}: ${scale.name}`} onPress={() => setIsOpen(true)} />;
+  if (!isOpen)
+    return <SmallKey words={`Weigh ${what ?? 'it'}: ${scale.name}`} on={on} onPress={() => setIsOpen(true)} />;
   return (
     <Plate className="gap-2">
       {what !== undefined && <Words weight={700}>{what}</Words>}
@@ -48,7 +51,7 @@ function Weighing({
   onWeighed,
   target,
   onClose,
-}: Omit<ScalePartProps, 'first' | 'what'> & { scale: InstrumentNow; onClose: () => void }) {
+}: Omit<ScalePartProps, 'first' | 'what' | 'on'> & { scale: InstrumentNow; onClose: () => void }) {
   const { units } = useHousehold().household;
   const { containers } = useInstrumentSettings().settings;
   const [tare, setTare] = useState(NO_TARE);

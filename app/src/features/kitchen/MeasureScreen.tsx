@@ -152,7 +152,7 @@ function Measure({ day, live, batch, card, planned, taskId, own }: MeasureProps)
         of={main?.unit === 'lb' ? 'lb' : 'cup'}
         onChange={setAmount}
       />
-      {main?.unit === 'lb' && <ScalePart first="kitchen-scale" onWeighed={weighed} />}
+      {main?.unit === 'lb' && <ScalePart first="kitchen-scale" on="granite" onWeighed={weighed} />}
       {gate?.kind === 'make' && (
         <GateAmounts gate={gate} jars={countJars(jars, batch.jar)} planned={jarsMeant} unit={unit} />
       )}

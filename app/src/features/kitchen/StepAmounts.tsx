@@ -97,7 +97,15 @@ function WeighNext({ lines, of }: { lines: readonly AmountLine[]; of: 'pot' | 'a
     .map((each) => ({ line: each, target: of === 'pot' ? (each.each ?? each.all) : each.all }))
     .find((each) => each.target.of === 'kg' && each.target.value > 0) ?? { line: undefined, target: undefined };
   if (!line || target?.of !== 'kg') return null;
-  return <ScalePart key={line.line.item} first="kitchen-scale" what={line.line.item} target={1_000 * target.value} />;
+  return (
+    <ScalePart
+      key={line.line.item}
+      first="kitchen-scale"
+      what={line.line.item}
+      on="granite"
+      target={1_000 * target.value}
+    />
+  );
 }
 
 function noteOf({ line, perJar }: AmountLine, jar: string): string {
