@@ -135,10 +135,23 @@ function instrumentAlarms({ kind, loadId, since }: ToldCall, { day, loads }: Run
   // Water before jars go in is looked at where they go in, and rings nowhere.
   const isOfNow = kind === 'boil-found' ? own.phase === 'heating' || own.phase === 'venting' : own.phase === 'boiling';
   if (!isOfNow) return [];
-  const id = `${kind} ${loadId} ${own.boilAt ?? own.timesLost}`;
+  // A boil that is not yet there is asked of once for each heating; what is lost is called each time anew.
+  const id = `${kind} ${loadId} ${kind === 'boil-found' ? own.timesLost : since}`;
   const answeredAt = day.answered.get(id);
   return [{ id, kind, loadId, dueAt: since, ...(answeredAt !== undefined && { answeredAt }) }];
 }
+
+/**
+ * When somebody last looked at a load that boils, and saw that what an instrument called was not so.
+ *
+ * @param answered when each call of a day was answered, by its id
+ */
+export function lookedAt(loadId: string, answered: ReadonlyMap<string, number>): number | undefined {
+  const own = [...answered].filter(([id]) => WHILE_IT_BOILS.some((kind) => id.startsWith(`${kind} ${loadId} `)));
+  return own.length > 0 ? Math.max(...own.map(([, at]) => at)) : undefined;
+}
+
+const WHILE_IT_BOILS: readonly InstrumentCall[] = ['boil-lost', 'too-cool', 'too-hot', 'under-pressure'];
 
 function stepAlarms(running: RunningDay, { of }: DayProgress, now: number): Alarm[] {
   const { tasks, day, startAt } = running;

@@ -1,4 +1,4 @@
-import { alarmsOf, ringing, type ToldCall } from './alarms';
+import { alarmsOf, lookedAt, ringing, type ToldCall } from './alarms';
 import { type DayEvent } from './dayEvent';
 import { dayState } from './dayState';
 import { type KitchenEvent } from './kitchenEvent';
@@ -37,6 +37,16 @@ test('what a probe calls for rings until the load is told to be elsewhere, or un
   // Of another heating it calls anew.
   const again = [into, event('boil-reached', 10), event('boil-lost', 15)];
   expect(calls(again, {}, 21 * MIN, [looked])).toMatchObject([{ kind: 'boil-found' }]);
+
+  // Lost once more is called once more: the first answer is of the first call.
+  const [lost] = calls(again.slice(0, 2), { kind: 'boil-lost', since: 12 * MIN }, 13 * MIN);
+  const answered: DayEvent = { id: 'b', day: 'd', at: 13 * MIN, type: 'alarm-answered', alarmId: lost?.id ?? '' };
+  expect(calls(again.slice(0, 2), { kind: 'boil-lost', since: 12 * MIN }, 14 * MIN, [answered])).toEqual([]);
+  expect(calls(again.slice(0, 2), { kind: 'boil-lost', since: 14 * MIN }, 14 * MIN, [answered])).toHaveLength(1);
+  const at = (days: DayEvent[]) => lookedAt('l', dayState(days).answered);
+  expect([at([answered]), at([looked]), lookedAt('other', dayState([answered]).answered)]).toEqual([
+    ...[13 * MIN, undefined, undefined],
+  ]);
 
   const boiling = [into, event('boil-reached', 20)];
   for (const kind of ['boil-lost', 'too-cool', 'too-hot', 'under-pressure'] as const) {

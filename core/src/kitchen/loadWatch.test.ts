@@ -204,3 +204,49 @@ test('what a probe reads too much is learned from three boils that agree within 
   // Never in the water at all.
   expect(probeFault([curve(-30), curve(-30), curve(-30)])).toEqual({ readsMoreF: 0, offF: 2 });
 });
+
+test('a call keeps the moment it began; where somebody looked and knew better, the next loss is called anew, and a bath again after five minutes', () => {
+  const since = (
+    seconds: number,
+    valueF: (second: number) => number,
+    method: LoadOrder['method'],
+    looked: (second: number) => number | undefined,
+  ) => {
+    const curve = new HeatCurve();
+    const watch = new LoadWatch();
+    const { normal } = drawsOf(7);
+    const state = { phase: 'boiling', boilAt: 1, timesLost: 0 } as const;
+    const calls = new Map<number, number>();
+    for (let second = 0; second < seconds; second++) {
+      for (let k = 0; k < 10; k++) curve.take(1_000 * second + 100 * k, valueF(second) + 0.5 * normal());
+      const lookedAt = looked(second);
+      const call = watch.look(curve, {
+        ...{ order: { method }, state, pack: 'hot', boilF, aheadMs: 0, ...(lookedAt !== undefined && { lookedAt }) },
+      });
+      if (call) calls.set(call.since / 1_000, second);
+    }
+    return [...calls].map(([from, until]) => [Math.round(from), until]);
+  };
+  // Over 185 F from the 200th second: one call, however often it is looked at; answered at 400 it is quiet until 700.
+  const bath = since(
+    900,
+    (second) => (second < 200 ? 182 : 190),
+    'low-temperature-bath',
+    (second) => (second < 400 ? undefined : 400_000),
+  );
+  expect(bath).toEqual([
+    [expect.closeTo(213, -1), 399],
+    [expect.closeTo(700, -1), 899],
+  ]);
+  // It dips and comes back, somebody looks at 400; at 700 it is lost in earnest.
+  const dip = (second: number) => boilF - Math.max(0, Math.min((second - 250) / 15, (350 - second) / 15));
+  const lost = since(
+    1_000,
+    (second) => (second < 700 ? dip(second) : boilF - (second - 700) / 30),
+    'boiling-water',
+    (second) => (second < 400 ? undefined : 400_000),
+  );
+  expect(lost.map(([, until]) => until)).toEqual([399, 999]);
+  expect(lost[1]?.[0]).toBeGreaterThan(700);
+  expect(lost[1]?.[0]).toBeLessThan(790);
+});

@@ -41,6 +41,8 @@ export interface WatchQuestion {
   readonly markPsi?: number;
   /** How far the household's clock is ahead of the curve's, milliseconds. */
   readonly aheadMs: number;
+  /** When somebody last looked, and saw that what was called was not so; household's time. */
+  readonly lookedAt?: number;
 }
 
 /** A probe that stands so far under the boil in water that boils, by a tap some minutes ago, is in no such water. */
@@ -49,6 +51,8 @@ const NOT_HERE_MS = 180_000;
 /** What was found is let go again where it falls so far. */
 const LET_GO_F = 3;
 const NEWEST_SECONDS = 20;
+/** Where somebody looked and knows better, what is held is called again after so long. Common practice. */
+const QUIET_MS = 300_000;
 
 /**
  * Watches one load through one instrument. It calls; it never decides: whether a clock starts is for a tap, or for the household
@@ -64,7 +68,8 @@ export class LoadWatch {
   /** @param curve what the instrument told, degrees Fahrenheit or psi by `markPsi` */
   look(curve: HeatCurve, question: WatchQuestion): WatchCall | undefined {
     const { phase, boilAt = 0, timesLost } = question.state;
-    const of = `${phase} ${boilAt} ${timesLost}`;
+    // Who looked and saw it boil begins a new stretch: what is lost after that is called anew.
+    const of = `${phase} ${boilAt} ${timesLost} ${question.lookedAt ?? 0}`;
     const now = ((curve.newest ?? 0) + 1) * 1_000;
     if (this.of !== of) {
       [this.of, this.call, this.boilsFrom] = [of, undefined, this.bentAt ?? now];
@@ -75,7 +80,8 @@ export class LoadWatch {
     const kind = callOf(curve, question, { now, reads, boilsFrom: this.boilsFrom });
     const found = kind === 'boil-found' ? findBoil(curve, question) : undefined;
     if (found?.kind === 'boil') this.bentAt = levelSince(curve, now, found.readF);
-    this.call = kind && { kind, since: now, reads: reads ?? 0 };
+    const since = this.call?.kind === kind ? this.call?.since : undefined;
+    this.call = kind && { kind, since: since ?? now, reads: reads ?? 0 };
     return this.call;
   }
 }
@@ -103,7 +109,7 @@ function levelSince(curve: HeatCurve, now: number, readF: number): number {
 
 function callOf(
   curve: HeatCurve,
-  { order: { method }, state, pack, boilF, readsMoreF = 0, offF, markPsi, aheadMs }: WatchQuestion,
+  { order: { method }, state, pack, boilF, readsMoreF = 0, offF, markPsi, aheadMs, lookedAt }: WatchQuestion,
   { now, reads, boilsFrom }: { readonly now: number; readonly reads: number | undefined; readonly boilsFrom: number },
 ): WatchKind | undefined {
   const { phase, boilAt = 0, timesLost } = state;
@@ -133,11 +139,12 @@ function callOf(
         ? 'boil-found'
         : undefined;
     case 'boiling': {
-      if (isGauge) return outside(markPsi) === 'low' ? 'under-pressure' : undefined;
+      const isQuiet = lookedAt !== undefined && now - (lookedAt - aheadMs) < QUIET_MS;
+      if (isGauge) return !isQuiet && outside(markPsi) === 'low' ? 'under-pressure' : undefined;
       if (isPressure(method)) return undefined;
       const since = Math.max(boilAt - aheadMs, boilsFrom);
       if (isBath) {
-        const held = outside(BATH_F.low, BATH_F.high);
+        const held = isQuiet ? undefined : outside(BATH_F.low, BATH_F.high);
         return held && (held === 'low' ? 'too-cool' : 'too-hot');
       }
       if (lostBoil(curve, since / 1_000) !== undefined) return 'boil-lost';

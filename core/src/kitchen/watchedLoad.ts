@@ -1,6 +1,7 @@
 import { boilsUnseen, type Canner, isPressure } from '../canner/canner';
 import { type InstrumentKind } from '../instruments/instrument';
 import { boilingPointF } from '../process/boilingPoint';
+import { lookedAt } from './alarms';
 import { askedOf, type LoadCurve, probeFault } from './loadCurve';
 import { type KitchenEvent } from './kitchenEvent';
 import { type LoadNow } from './loadsNow';
@@ -21,6 +22,8 @@ interface Ground {
   readonly canner?: Pick<Canner, 'lidLocks' | 'timesItself'> | undefined;
   /** Of the same instrument, with when each was said to boil by a tap. */
   readonly boiled: readonly { readonly curve: LoadCurve; readonly boilAt: number }[];
+  /** When calls were answered, by their ids; see `lookedAt`. */
+  readonly answered?: ReadonlyMap<string, number>;
 }
 
 /**
@@ -30,13 +33,15 @@ interface Ground {
 export function watchedLoad(
   kind: InstrumentKind,
   { batch, load, order, state }: LoadNow,
-  { altitudeFt, canner, boiled }: Ground,
+  { altitudeFt, canner, boiled, answered = new Map() }: Ground,
 ): WatchedLoad | undefined {
   const isGauge = kind === 'pressure-gauge';
   if ((kind !== 'probe' && !isGauge) || isPressure(order.method) !== isGauge) return undefined;
   const { pressurePsi } = batch;
   if (isGauge && pressurePsi === undefined) return undefined;
+  const looked = lookedAt(load.id, answered);
   return {
+    ...(looked !== undefined && { lookedAt: looked }),
     ...{ id: load.id, order, state, startedAt: state.startedAt ?? 0, pack: batch.pack === 'raw' ? 'raw' : 'hot' },
     boilF: boilingPointF(altitudeFt),
     isSilent: canner !== undefined && (canner.timesItself || boilsUnseen(canner)),

@@ -59,12 +59,16 @@ export function householdWatch({ db, clock, changes, log }: Parts): HouseholdWat
     if (cached?.key === key) return cached.load;
     const { altitudeFt } = readHousehold(db);
     const { canners, curves, events } = db.state.all;
+    const dayEvents = db.state.told.parts.dayEvents as DayEvent[];
     const at = altitudeFt === null ? undefined : atTheCanner(loadsKnown(), cannerId, db.state.now());
     const load =
       at && altitudeFt !== null
         ? watchedLoad(kind, at, {
             ...{ altitudeFt, canner: canners.get(cannerId) },
             boiled: boiledByHand(id, curves.values(), [...events.values()].map(eventOf)),
+            answered: new Map(
+              dayEvents.flatMap((event) => (event.type === 'alarm-answered' ? [[event.alarmId, event.at]] : [])),
+            ),
           })
         : undefined;
     const told = load ? [load] : [];

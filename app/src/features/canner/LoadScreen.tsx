@@ -191,7 +191,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
               ))}
             </>
           )}
-          {planned && <WaterNow loadId={load.id} cannerId={cannerId} />}
+          {planned && <WaterNow loadId={load.id} cannerId={cannerId} method={batch.method} />}
           {planned && (
             <LoadChecklist checks={checks} ticked={ticked} onTick={setTicked} lids={lids} onLids={setLids}>
               {asked

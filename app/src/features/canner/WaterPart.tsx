@@ -7,6 +7,7 @@ import { type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useHousehold } from '@/store/useHousehold';
 import { hueOfProduct } from '@/ui/colours';
+import { bathWords } from '@/ui/bathWords';
 import { Words } from '@/ui/Words';
 import { CannerSide } from './CannerSide';
 
@@ -20,7 +21,8 @@ interface WaterPartProps {
 
 /** How much water a load wants: over the lids in a pot, a few inches under pressure, under the rack in steam. */
 export function WaterPart({ canner, batch, places, pxPerIn }: WaterPartProps) {
-  const own = useHousehold().household.ownJars.find(({ size }) => size === batch.jar);
+  const { household } = useHousehold();
+  const own = household.ownJars.find(({ size }) => size === batch.jar);
   const question = { ...batch, jars: places, ...(own && { own }) };
   const waterIn = waterLevelIn(canner, question);
   const litres = waterLitres(canner, question);
@@ -55,7 +57,8 @@ export function WaterPart({ canner, batch, places, pxPerIn }: WaterPartProps) {
 }
 
 function OverLids({ canner, batch }: { canner: Canner; batch: CannedBatch }): ReactNode {
-  const own = useHousehold().household.ownJars.find(({ size }) => size === batch.jar);
+  const { household } = useHousehold();
+  const own = household.ownJars.find(({ size }) => size === batch.jar);
   const depth = waterDepth(canner, batch.jar, batch.processMinutes, own);
   if (depth.kind !== 'fits') return null;
   return (
@@ -68,7 +71,7 @@ function OverLids({ canner, batch }: { canner: Canner; batch: CannedBatch }): Re
       </Words>
       {batch.method === 'low-temperature-bath' ? (
         <Words size="label" tone="ink-2">
-          180 to 185 F by the thermometer for the whole time.
+          {bathWords(household.units).both} by the thermometer for the whole time.
         </Words>
       ) : (
         depth.startIn > depth.leastIn && (
@@ -101,7 +104,8 @@ function UnderPressure({ canner }: { canner: Canner }) {
 }
 
 function TooShallow({ canner, batch }: { canner: Canner; batch: CannedBatch }) {
-  const own = useHousehold().household.ownJars.find(({ size }) => size === batch.jar);
+  const { household } = useHousehold();
+  const own = household.ownJars.find(({ size }) => size === batch.jar);
   const depth = waterDepth(canner, batch.jar, batch.processMinutes, own);
   const missing = depth.kind === 'tooShallow' ? ` by ${printFraction(depth.missingIn)} in` : '';
   return <Words weight={700}>Too shallow{missing}: take a deeper canner.</Words>;

@@ -1,3 +1,4 @@
+import { type Way } from '@hoddle/core/process/method';
 import { View } from 'react-native';
 import { useInstrumentStore } from '@/store/instrumentStore';
 import { useHousehold } from '@/store/useHousehold';
@@ -7,7 +8,7 @@ import { readingWords } from './readingWords';
 import { useAtCanner } from './useInstruments';
 
 /** What the water is, where jars are about to go into it. */
-export function WaterNow({ loadId, cannerId }: { loadId: string; cannerId: string }) {
+export function WaterNow({ loadId, cannerId, method }: { loadId: string; cannerId: string; method: Way }) {
   const { units } = useHousehold().household;
   const own = useAtCanner(cannerId).filter(({ isLost, kind }) => !isLost && kind === 'probe');
   const call = useInstrumentStore().calls.find((each) => each.loadId === loadId);
@@ -19,7 +20,7 @@ export function WaterNow({ loadId, cannerId }: { loadId: string; cannerId: strin
           {each.name}: {readingWords(each, units)}
         </Words>
       ))}
-      <Words>{call ? callWords(call, units, 'planned') : 'Not warm enough for jars yet.'}</Words>
+      <Words>{call ? callWords(call, units, { phase: 'planned', method }) : 'Not warm enough for jars yet.'}</Words>
     </View>
   );
 }

@@ -20,11 +20,11 @@ const GESTURES = ['click', 'keydown'] as const;
  * to the kitchen. It goes on until it is answered there.
  */
 export function AlarmWatch() {
-  const { canners } = useHousehold().household;
+  const { canners, units } = useHousehold().household;
   const { day, alarms, now } = useAlarms();
   const loud = ringing(alarms, now)[0];
-  const nameOf = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'canner';
-  const words = loud && day ? alarmWords(loud, day, nameOf) : '';
+  const cannerName = (id: string) => canners.find((canner) => canner.id === id)?.name ?? 'canner';
+  const words = loud && day ? alarmWords(loud, day, { cannerName, units }) : '';
   const { id, kind } = loud ?? {};
   useEffect(() => {
     // Any tap or key will do; after a reload the browser wants one anew. A thumb that scrolls is none and is not held up.

@@ -51,7 +51,7 @@ export function CannerPart({ day, live, canner, loads }: CannerPartProps) {
           </Words>
         )}
       </View>
-      {next && <ProbeLine loadId={next.id} cannerId={canner.id} phase="planned" />}
+      {next && <ProbeLine loadId={next.id} cannerId={canner.id} phase="planned" method={next.batch.method} />}
       {next ? (
         <Waiting day={day} live={live} canner={canner} next={next} />
       ) : (

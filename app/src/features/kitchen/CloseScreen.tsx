@@ -43,7 +43,7 @@ function Closing({ day }: { day: Day }) {
   const router = useRouter();
   const tell = useTellDay(day.id);
   const mass = useMassWords();
-  const { canners } = useHousehold().household;
+  const { canners, units } = useHousehold().household;
   const { alarms, now } = useAlarms();
   const toWrite = useUnwritten().filter(({ id }) => day.batches.some((batch) => batch.id === id));
   const states = new Map([...(day.live?.running.loads ?? [])].map(([id, { state }]) => [id, state]));
@@ -118,7 +118,7 @@ function Closing({ day }: { day: Day }) {
           </Words>
           {late.slice(0, 8).map((alarm) => (
             <Words key={alarm.id} role="listitem" size="lead" tone="milk">
-              {clockTime(alarm.dueAt)} {alarmWords(alarm, day, cannerName)},{' '}
+              {clockTime(alarm.dueAt)} {alarmWords(alarm, day, { cannerName, units })},{' '}
               {alarm.answeredAt === undefined ? 'still calls' : `${duration(alarm.answeredAt - alarm.dueAt)} late`}
             </Words>
           ))}

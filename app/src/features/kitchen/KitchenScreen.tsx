@@ -70,7 +70,7 @@ function Kitchen({ running }: { running: RunningLoad }) {
 }
 function NextList({ running, following }: { running: RunningLoad; following?: FollowingLoad }) {
   const clock = loadClock(running.order, running.state, useNow(10_000));
-  const steps = nextSteps(running, clock, following);
+  const steps = nextSteps(running, clock, useHousehold().household.units, following);
   const { state } = running;
   return (
     <View className="bg-granite-panel" role="list" aria-label="Next steps">

@@ -54,7 +54,9 @@ export function LoadPot({ running, place, canner, isOneOfMany }: LoadPotProps) {
       ) : (
         <View className="flex-row items-center gap-3">{head}</View>
       )}
-      {canner.id !== undefined && <ProbeLine loadId={load.id} cannerId={canner.id} phase={running.state.phase} />}
+      {canner.id !== undefined && (
+        <ProbeLine loadId={load.id} cannerId={canner.id} phase={running.state.phase} method={running.batch.method} />
+      )}
       {taps.tooSoonMs === undefined ? (
         <Ticking running={running} place={place} taps={taps} canner={canner} />
       ) : (

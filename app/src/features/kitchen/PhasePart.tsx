@@ -9,6 +9,7 @@ import { clockTime, clockTimeFrom, countdown, duration, weekday } from '@/ui/clo
 import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { useIsWide } from '@/ui/StationBar';
+import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
 import { KitchenKey } from './KitchenKey';
 import { MachinePart } from './MachinePart';
@@ -35,9 +36,10 @@ interface PhasePartProps {
 
 /** The pot of one phase, and the one thing that can be done now. */
 export function PhasePart({ running, clock, now, following, taps, canner }: PhasePartProps) {
+  const { units } = useHousehold().household;
   const { order, batch, state } = running;
   const { tap } = taps;
-  const said = methodWords({ ...batch, processMinutes: order.processMinutes });
+  const said = methodWords({ ...batch, processMinutes: order.processMinutes }, units);
   const tallPx = useIsWide() ? 290 : 262;
   switch (clock.kind) {
     case 'planned':
@@ -155,7 +157,8 @@ function HeatingPart({
   canner,
 }: Pick<PhasePartProps, 'running' | 'taps' | 'canner'> & { clock: Extract<LoadClock, { kind: 'heating' }> }) {
   const { order, batch } = running;
-  const said = methodWords({ ...batch, processMinutes: order.processMinutes });
+  const { units } = useHousehold().household;
+  const said = methodWords({ ...batch, processMinutes: order.processMinutes }, units);
   const again = clock.timesLost > 0;
   const { timesItself } = canner;
   const isUnseen = boilsUnseen(canner);

@@ -1,5 +1,6 @@
 import { type InstrumentCall } from '@hoddle/core/kitchen/alarms';
 import { type LoadPhase } from '@hoddle/core/kitchen/loadState';
+import { type Way } from '@hoddle/core/process/method';
 import { View } from 'react-native';
 import { useDay } from '@/features/day/useDay';
 import { callWords } from '@/features/instruments/callWords';
@@ -12,8 +13,15 @@ import { KitchenKey } from './KitchenKey';
 import { useAlarms } from './useAlarms';
 import { useTellDay } from './useTellDay';
 
+interface ProbeLineProps {
+  loadId: string;
+  cannerId: string;
+  phase: LoadPhase;
+  method: Way;
+}
+
 /** What the instruments in a canner tell of the load that stands in it, beside its clock. */
-export function ProbeLine({ loadId, cannerId, phase }: { loadId: string; cannerId: string; phase: LoadPhase }) {
+export function ProbeLine({ loadId, cannerId, ...at }: ProbeLineProps) {
   const { units } = useHousehold().household;
   const own = useAtCanner(cannerId);
   const { calls } = useInstrumentStore();
@@ -33,7 +41,7 @@ export function ProbeLine({ loadId, cannerId, phase }: { loadId: string; cannerI
       ))}
       {call && (
         <Words role="status" size="lead" weight={700} tone="milk">
-          {callWords(call, units, phase)}
+          {callWords(call, units, at)}
         </Words>
       )}
       {call && <NotSo loadId={loadId} />}

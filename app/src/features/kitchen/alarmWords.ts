@@ -2,17 +2,21 @@ import { nameOf } from '@hoddle/core/day/batch';
 import { type Alarm } from '@hoddle/core/kitchen/alarms';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { type Day } from '@/features/day/useDay';
+import { type Units } from '@/ui/amountWords';
+import { bathWords } from '@/ui/bathWords';
 
 /** What a call asks for, in a few words, and of what. */
 export function alarmWords(
   { kind, loadId, taskId, words }: Alarm,
   day: Day,
-  cannerName: (id: string) => string,
+  { cannerName, units }: { readonly cannerName: (id: string) => string; readonly units: Units },
 ): string {
   const load = day.loads.find(({ id }) => id === loadId);
   const task = day.live?.running.tasks.find(({ id }) => id === taskId);
   const batch = day.batches.find(({ id }) => id === task?.batchId);
   const vessel = load ? cannerName(load.cannerId) : task?.cannerId !== undefined ? cannerName(task.cannerId) : '';
+  const { low, high, both } = bathWords(units);
+  const isBath = load?.batch.method === 'low-temperature-bath';
   const step = `${task?.words ?? ''}${batch ? `, ${nameOf(batch).toLowerCase()}` : ''}`;
   switch (kind) {
     case 'time-up':
@@ -22,7 +26,7 @@ export function alarmWords(
     case 'vent-over':
       return `Vented: weight on, ${vessel}`;
     case 'thermometer':
-      return `180 to 185 F? ${vessel}`;
+      return `${both}? ${vessel}`;
     case 'start':
       return `Water on: ${vessel}`;
     case 'jars-wait': {
@@ -32,13 +36,13 @@ export function alarmWords(
     case 'look':
       return `A probe began the clock: does it boil? ${vessel}`;
     case 'boil-found':
-      return `It boils, by the probe: look and tap, ${vessel}`;
+      return `${isBath ? `At ${low}` : 'It boils'}, by the probe: look and tap, ${vessel}`;
     case 'boil-lost':
       return `It boils no more, by the probe: ${vessel}`;
     case 'too-cool':
-      return `Bath under 180 F: ${vessel}`;
+      return `Bath under ${low}: ${vessel}`;
     case 'too-hot':
-      return `Bath over 185 F: ${vessel}`;
+      return `Bath over ${high}: ${vessel}`;
     case 'under-pressure':
       return `Pressure under the mark: ${vessel}`;
     case 'step-over':

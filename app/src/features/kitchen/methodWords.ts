@@ -1,6 +1,9 @@
 import { isPressure } from '@hoddle/core/canner/canner';
 import { type Batch } from '@hoddle/core/day/batch';
+import { degreesWords } from '@hoddle/core/measure/degreesWords';
 import { boilingPointF } from '@hoddle/core/process/boilingPoint';
+import { type Units } from '@/ui/amountWords';
+import { bathWords } from '@/ui/bathWords';
 
 /** What the kitchen says to a load, by the way it is processed: each starts its clock at something else. */
 export interface MethodWords {
@@ -34,7 +37,7 @@ export interface MethodWords {
 const STEAM_BURNS = 'Lid away from your face: steam burns';
 
 /** @returns words for a batch, with its tested minutes and where there is one its pressure */
-export function methodWords({ method, processMinutes, pressurePsi, altitudeFt }: Batch): MethodWords {
+export function methodWords({ method, processMinutes, pressurePsi, altitudeFt }: Batch, units: Units): MethodWords {
   const minutes = `${processMinutes} min`;
   const open = {
     heatOff: 'Heat off, lid off: wait 5 min',
@@ -68,11 +71,11 @@ export function methodWords({ method, processMinutes, pressurePsi, altitudeFt }:
     };
   }
   if (method === 'steam') {
-    const steamF = `${Math.round(boilingPointF(altitudeFt))} F`;
+    const steam = degreesWords(boilingPointF(altitudeFt), units);
     return {
       when: 'steam',
-      wait: `Wait for a steady column of steam, ${steamF}`,
-      start: `Steady at ${steamF}: start ${minutes}`,
+      wait: `Wait for a steady column of steam, ${steam}`,
+      start: `Steady at ${steam}: start ${minutes}`,
       startAgain: `Steady again: start ${minutes}`,
       loseKey: 'Lost the steam',
       lost: 'Steam lost, top up with boiling water',
@@ -85,15 +88,16 @@ export function methodWords({ method, processMinutes, pressurePsi, altitudeFt }:
     };
   }
   if (method === 'low-temperature-bath') {
+    const { low, both } = bathWords(units);
     return {
-      when: '180 F',
-      wait: 'Wait for 180 F by the thermometer',
-      start: `At 180 F: start ${minutes}`,
-      startAgain: `At 180 F again: start ${minutes}`,
-      loseKey: 'Under 180 F',
-      lost: 'Fell under 180 F',
-      left: 'min left, 180 to 185 F',
-      done: `${minutes} at 180 F`,
+      when: low,
+      wait: `Wait for ${low} by the thermometer`,
+      start: `At ${low}: start ${minutes}`,
+      startAgain: `At ${low} again: start ${minutes}`,
+      loseKey: `Under ${low}`,
+      lost: `Fell under ${low}`,
+      left: `min left, ${both}`,
+      done: `${minutes} at ${low}`,
       ...open,
     };
   }

@@ -32,7 +32,7 @@ test.each([
   [4, 60, ['8:55 pm Press the lids', 'then Load 2: 6 pints']],
 ])('after %d taps, at minute %d, the next steps are told with their clock times', (taps, minute, words) => {
   const state = loadState(order, told.slice(0, taps));
-  const steps = nextSteps({ batch, order, state, besides: [] }, loadClock(order, state, START + minute * MIN), {
+  const steps = nextSteps({ batch, order, state, besides: [] }, loadClock(order, state, START + minute * MIN), 'us', {
     id: 'two',
     number: 2,
     jars: 6,

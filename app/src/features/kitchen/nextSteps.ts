@@ -1,6 +1,7 @@
 import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { type LoadClock } from '@hoddle/core/kitchen/loadClock';
 import { clockTime, clockTimeFrom } from '@/ui/clockWords';
+import { type Units } from '@/ui/amountWords';
 import { methodWords } from './methodWords';
 import { type RunningLoad } from './useLoad';
 import { insideWords } from './insideWords';
@@ -22,9 +23,10 @@ export interface FollowingLoad {
 export function nextSteps(
   { batch, order, state, besides }: Omit<RunningLoad, 'load'>,
   clock: LoadClock,
+  units: Units,
   following?: FollowingLoad,
 ): NextStep[] {
-  const said = methodWords({ ...batch, processMinutes: order.processMinutes });
+  const said = methodWords({ ...batch, processMinutes: order.processMinutes }, units);
   const rest = `${order.restMinutes} min`;
   const restMs = order.restMinutes * 60_000;
   const out = { words: `Lift out ${insideWords(state.jars, { batch, besides })}` };
