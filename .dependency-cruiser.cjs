@@ -19,6 +19,9 @@ const ORDER = [
   'formats',
 ];
 
+/** In the season's room: what is asked, as a linear model, how it is searched, what is told of it. */
+const SEASON = ['problem', 'model', 'search', 'report', 'spring'];
+
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
@@ -54,6 +57,12 @@ module.exports = {
       severity: 'error',
       from: { path: `^core/src/${folder}/`, pathNot: '\\.test\\.ts$' },
       to: { path: `^core/src/(${ORDER.slice(i + 1).join('|') || 'nothing'})/` },
+    })),
+    ...SEASON.map((folder, i) => ({
+      name: `season-order-${folder}`,
+      severity: 'error',
+      from: { path: `^core/src/season/${folder}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^core/src/season/(${SEASON.slice(i + 1).join('|') || 'nothing'})/` },
     })),
   ],
   options: {

@@ -1,6 +1,6 @@
 import { PRIORITIES } from '@hoddle/core/pantry/shelfGoal';
-import { USUAL_DAYS } from '@hoddle/core/season/givenDays';
-import { WHAT_IFS } from '@hoddle/core/season/whatIf';
+import { USUAL_DAYS } from '@hoddle/core/season/problem/givenDays';
+import { WHAT_IFS } from '@hoddle/core/season/problem/whatIf';
 import * as v from 'valibot';
 import { Crop, Jar, Product } from './crop';
 import { Day, Id } from './id';

@@ -1,5 +1,5 @@
 import { SeasonPlanReply, type SeasonPlanRequest } from '@hoddle/contract/season';
-import { type SeasonReport } from '@hoddle/core/season/seasonReport';
+import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
 import { v7 as uuidV7 } from 'uuid';
 import * as v from 'valibot';
 import { create } from 'zustand';

@@ -1,6 +1,6 @@
-import { canningMinutes, usableHands } from '../../src/season/dayHours';
-import { goalKey, type SeasonProblem, type SeasonRecipe } from '../../src/season/seasonProblem';
-import { COSTS, pointsPerJar } from '../../src/season/seasonWorth';
+import { canningMinutes, usableHands } from '../../src/season/problem/dayHours';
+import { goalKey, type SeasonProblem, type SeasonRecipe } from '../../src/season/problem/seasonProblem';
+import { COSTS, pointsPerJar } from '../../src/season/problem/seasonWorth';
 
 /** Jars of each recipe on each day. */
 type Jars = readonly (readonly number[])[];

@@ -1,4 +1,9 @@
-import { type Arrival, type SeasonDay, type SeasonProblem, type SeasonRecipe } from '../../src/season/seasonProblem';
+import {
+  type Arrival,
+  type SeasonDay,
+  type SeasonProblem,
+  type SeasonRecipe,
+} from '../../src/season/problem/seasonProblem';
 
 const DAY_MS = 24 * 60 * 60_000;
 const SATURDAY = Date.UTC(2026, 7, 22, 13);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { type Cook } from '../day/kitchenSetup';
-import { type DaysGiven, givenDays } from '../season/givenDays';
+import { type DaysGiven, givenDays } from '../season/problem/givenDays';
 import { localDate, localDay, localMoment } from './localTime';
 
 const ZONES = ['UTC', 'America/Denver', 'Australia/Sydney', 'Asia/Kathmandu', 'America/St_Johns'];

@@ -10,12 +10,12 @@ import { type Lived, shownKitchen } from '../kitchen/shownKitchen';
 import { KG_PER_LB } from '../measure/amount';
 import { localDay, localMoment } from '../measure/localTime';
 import { NOTHING_LEARNED } from '../yields/yieldRange';
-import { batchesOfDay } from './batchesOfDay';
-import { dayCheck } from './dayCheck';
-import { highsSolver } from './highsSolver';
-import { planSeason } from './planSeason';
-import { handsMinutes as seasonHands } from './planWorth';
-import { seasonOfHousehold } from './seasonOfHousehold';
+import { batchesOfDay } from './search/batchesOfDay';
+import { dayCheck } from './search/dayCheck';
+import { highsSolver } from './model/highsSolver';
+import { planSeason } from './search/planSeason';
+import { handsMinutes as seasonHands } from './problem/planWorth';
+import { seasonOfHousehold } from './problem/seasonOfHousehold';
 
 const ZONE = 'America/Denver';
 const NOW = localMoment(ZONE, [2026, 7, 29, 7 * 60]);

@@ -1,21 +1,21 @@
 import { chanceFrom } from '../../bench/chance';
 import { simulateSeason } from '../../bench/season/simulatedSeason';
 import { workedSeason } from '../../bench/season/workedSeason';
-import { planByHand } from './byHand';
-import { highsSolver } from './highsSolver';
-import { completed, worthOf } from './improve';
-import { planFaults } from './planFaults';
-import { planSeason } from './planSeason';
-import { planValues } from './planValues';
-import { planWorth } from './planWorth';
-import { withQuietDays } from './quietDays';
-import { readPlan } from './readPlan';
-import { seasonModel } from './seasonModel';
-import { jarsByRecipe, type SeasonPlan } from './seasonPlan';
-import { type Arrival, type SeasonProblem, type SeasonRecipe } from './seasonProblem';
-import { pointsPerJar, worthOf as worthOfJars, worthPieces } from './seasonWorth';
-import { type Solver } from './solver';
-import { withFewer } from './withFewer';
+import { planByHand } from './search/greedyPlan';
+import { highsSolver } from './model/highsSolver';
+import { completed, worthOf } from './search/largeNeighbourhoodSearch';
+import { planFaults } from './problem/verifyPlan';
+import { planSeason } from './search/planSeason';
+import { planValues } from './model/planValues';
+import { planWorth } from './problem/planWorth';
+import { withQuietDays } from './problem/quietDays';
+import { readPlan } from './model/readPlan';
+import { seasonModel } from './model/seasonModel';
+import { jarsByRecipe, type SeasonPlan } from './problem/seasonPlan';
+import { type Arrival, type SeasonProblem, type SeasonRecipe } from './problem/seasonProblem';
+import { pointsPerJar, worthOf as worthOfJars, worthPieces } from './problem/seasonWorth';
+import { type Solver } from './model/solver';
+import { withFewer } from './search/withFewer';
 
 const DAY_MS = 24 * 60 * 60_000;
 

@@ -4,7 +4,7 @@ import { CALENDAR_PARTS, type CalendarPart } from '@hoddle/core/formats/calendar
 import { type ToldEntry, toldNow } from '@hoddle/core/formats/calendar/toldEntries';
 import { localDay } from '@hoddle/core/measure/localTime';
 import { stockedLots } from '@hoddle/core/pantry/shelf';
-import { type SeasonReport } from '@hoddle/core/season/seasonReport';
+import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
 import { type Database } from '../db/openDatabase';
 import { readState } from '../db/readState';
 import { icsFile } from './icsFile';

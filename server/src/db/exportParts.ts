@@ -1,7 +1,7 @@
 import { type ExportParts } from '@hoddle/core/formats/tablesOut/householdTables';
 import { localDay } from '@hoddle/core/measure/localTime';
-import { type SeasonReport } from '@hoddle/core/season/seasonReport';
-import { shoppingList } from '@hoddle/core/season/shoppingList';
+import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
+import { shoppingList } from '@hoddle/core/season/report/shoppingList';
 import { learnYields } from '@hoddle/core/yields/yieldModel';
 import { type Database } from './openDatabase';
 import { all, readBatchesTold, readBatchRecords, readHousehold, readSettings, readState } from './readState';

@@ -23,7 +23,7 @@ import { type Pick, type PickUse } from '@hoddle/core/harvest/pick';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { USUAL_PLACES } from '@hoddle/core/pantry/place';
-import { USUAL_DAYS } from '@hoddle/core/season/givenDays';
+import { USUAL_DAYS } from '@hoddle/core/season/problem/givenDays';
 import { groupBy } from '@hoddle/core/handbook/groupBy';
 import { type HardwareMove } from '@hoddle/core/supplies/hardware';
 import { lotOf, movementOf } from './pantryRows';

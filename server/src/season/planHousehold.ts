@@ -3,11 +3,11 @@ import { type SeasonPlanRequest } from '@hoddle/contract/season';
 import { layOwnPages } from '@hoddle/core/handbook/ownPages';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { ownPagesOf } from '@hoddle/core/recipe/own/pagesOf';
-import { dayCheck } from '@hoddle/core/season/dayCheck';
-import { highsSolver } from '@hoddle/core/season/highsSolver';
-import { planSeason, type SeasonNews } from '@hoddle/core/season/planSeason';
-import { seasonOfHousehold } from '@hoddle/core/season/seasonOfHousehold';
-import { type SeasonReport, seasonReport } from '@hoddle/core/season/seasonReport';
+import { dayCheck } from '@hoddle/core/season/search/dayCheck';
+import { highsSolver } from '@hoddle/core/season/model/highsSolver';
+import { planSeason, type SeasonNews } from '@hoddle/core/season/search/planSeason';
+import { seasonOfHousehold } from '@hoddle/core/season/problem/seasonOfHousehold';
+import { type SeasonReport, seasonReport } from '@hoddle/core/season/report/seasonReport';
 import { seasonHousehold } from './seasonHousehold';
 
 export interface SeasonTask {

@@ -2,7 +2,7 @@ import { type HouseholdState } from '@hoddle/contract/householdState';
 import { shownKitchen } from '@hoddle/core/kitchen/shownKitchen';
 import { stockedLots } from '@hoddle/core/pantry/shelf';
 import { localDay } from '@hoddle/core/measure/localTime';
-import { type SeasonHousehold } from '@hoddle/core/season/seasonOfHousehold';
+import { type SeasonHousehold } from '@hoddle/core/season/problem/seasonOfHousehold';
 import { learnYields } from '@hoddle/core/yields/yieldModel';
 import { livedHousehold } from '../db/livedHousehold';
 

@@ -1,6 +1,6 @@
 import { type Logger } from 'pino';
 import { type SeasonPlanReply } from '@hoddle/contract/season';
-import { type SeasonReport } from '@hoddle/core/season/seasonReport';
+import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
 import { type PlanSeasons, type SeasonRun } from '../workers/seasonPool';
 import { type SeasonTask } from './planHousehold';
 

@@ -1,6 +1,6 @@
 import { MessageChannel } from 'node:worker_threads';
 import Piscina from 'piscina';
-import { type SeasonNews } from '@hoddle/core/season/planSeason';
+import { type SeasonNews } from '@hoddle/core/season/search/planSeason';
 import { type SeasonOutcome, type SeasonTask } from '../season/planHousehold';
 import { type SeasonWork } from './seasonAnswer';
 

@@ -1,4 +1,4 @@
-import { type SeasonReport } from '@hoddle/core/season/seasonReport';
+import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Key } from '@/ui/Key';

@@ -1,4 +1,4 @@
-import { type DaysGiven, type WeeklyHours } from '@hoddle/core/season/givenDays';
+import { type DaysGiven, type WeeklyHours } from '@hoddle/core/season/problem/givenDays';
 import { isoDay } from '@/ui/clockWords';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -1,4 +1,4 @@
-import { type ReportedGoal } from '@hoddle/core/season/seasonReport';
+import { type ReportedGoal } from '@hoddle/core/season/report/seasonReport';
 import { productRow } from '@hoddle/core/handbook/products';
 import { useId } from 'react';
 import { spanWords } from '@hoddle/core/yields/spanWords';

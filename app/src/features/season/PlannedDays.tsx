@@ -1,4 +1,4 @@
-import { type ReportedDay } from '@hoddle/core/season/seasonReport';
+import { type ReportedDay } from '@hoddle/core/season/report/seasonReport';
 import { View } from 'react-native';
 import { duration } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
@@ -6,7 +6,7 @@ import { JarDrawing } from '@/ui/JarDrawing';
 import { Plate } from '@/ui/Plate';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
-import { reportedJars } from '@hoddle/core/season/reportedWords';
+import { reportedJars } from '@hoddle/core/season/report/reportedWords';
 import { dayShort } from './seasonWords';
 import { type Season } from './useSeason';
 

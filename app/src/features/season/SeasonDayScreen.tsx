@@ -1,4 +1,4 @@
-import { type ReportedDay } from '@hoddle/core/season/seasonReport';
+import { type ReportedDay } from '@hoddle/core/season/report/seasonReport';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useHouseholdStore } from '@/store/householdStore';
@@ -11,7 +11,7 @@ import { JarTray } from '@/ui/JarTray';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
-import { reportedJars, madeOfWords } from '@hoddle/core/season/reportedWords';
+import { reportedJars, madeOfWords } from '@hoddle/core/season/report/reportedWords';
 import { dayShort, takingWords } from './seasonWords';
 import { useOpenDay } from './useOpenDay';
 import { type Season, useSeason } from './useSeason';

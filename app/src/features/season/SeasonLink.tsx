@@ -5,7 +5,7 @@ import { useHousehold, useNow } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { reportedJars } from '@hoddle/core/season/reportedWords';
+import { reportedJars } from '@hoddle/core/season/report/reportedWords';
 import { dayShort } from './seasonWords';
 
 /** One line that leads to the season: the next day of its plan and what it makes. */

@@ -1,5 +1,5 @@
 import { inZone } from '@/store/householdZone';
-import { type ReportedDay } from '@hoddle/core/season/seasonReport';
+import { type ReportedDay } from '@hoddle/core/season/report/seasonReport';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { format } from 'date-fns/format';
 import { useId, useState } from 'react';

@@ -1,8 +1,8 @@
 import { type Batch } from '@hoddle/core/day/batch';
 import { toCsv } from '@hoddle/core/formats/csv';
 import { isoDay } from '@/ui/clockWords';
-import { type SeasonReport } from '@hoddle/core/season/seasonReport';
-import { amountToBuy, shoppingList } from '@hoddle/core/season/shoppingList';
+import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
+import { amountToBuy, shoppingList } from '@hoddle/core/season/report/shoppingList';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,5 @@
-import { type SeasonReport } from '@hoddle/core/season/seasonReport';
-import { WHAT_IFS, type WhatIf } from '@hoddle/core/season/whatIf';
+import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
+import { WHAT_IFS, type WhatIf } from '@hoddle/core/season/problem/whatIf';
 import { View } from 'react-native';
 import { planningKey, type Planning, useSeasonStore } from '@/store/seasonStore';
 import { Key } from '@/ui/Key';

@@ -2,7 +2,7 @@ import { timedUses } from '@hoddle/core/day/timedUses';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
-import { lookBack, type YearBack } from '@hoddle/core/season/lookBack';
+import { lookBack, type YearBack } from '@hoddle/core/season/report/lookBack';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';

@@ -1,8 +1,8 @@
-import { type PlanChange } from '@hoddle/core/season/planChanges';
-import { type ReportedBatch, type ReportedGoal } from '@hoddle/core/season/seasonReport';
+import { type PlanChange } from '@hoddle/core/season/report/planChanges';
+import { type ReportedBatch, type ReportedGoal } from '@hoddle/core/season/report/seasonReport';
 import { monthsOf, ribbonScale, tiersOf } from './ribbonLayout';
-import { type SeasonPin } from '@hoddle/core/season/seasonProblem';
-import { reportedJars, madeOfWords } from '@hoddle/core/season/reportedWords';
+import { type SeasonPin } from '@hoddle/core/season/problem/seasonProblem';
+import { reportedJars, madeOfWords } from '@hoddle/core/season/report/reportedWords';
 import { changeWords, dayShort, shortWords, takingWords } from './seasonWords';
 
 const pounds = (kg: number) => `${Math.round(kg * 2.204_62)} lb`;

@@ -1,9 +1,9 @@
 import { countJars } from '@hoddle/core/handbook/jars';
 import { produceRow } from '@hoddle/core/handbook/produce';
-import { type PlanChange } from '@hoddle/core/season/planChanges';
-import { reportedJars } from '@hoddle/core/season/reportedWords';
-import { type ReportedGoal, type ReportedTaking } from '@hoddle/core/season/seasonReport';
-import { type SeasonPin } from '@hoddle/core/season/seasonProblem';
+import { type PlanChange } from '@hoddle/core/season/report/planChanges';
+import { reportedJars } from '@hoddle/core/season/report/reportedWords';
+import { type ReportedGoal, type ReportedTaking } from '@hoddle/core/season/report/seasonReport';
+import { type SeasonPin } from '@hoddle/core/season/problem/seasonProblem';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 

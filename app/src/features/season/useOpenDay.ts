@@ -1,6 +1,6 @@
 import { nextQuarter } from '@hoddle/core/day/batchOf';
-import { batchesToEnter, type OpenedBatch, openedBatches } from '@hoddle/core/season/openedBatches';
-import { type ReportedDay } from '@hoddle/core/season/seasonReport';
+import { batchesToEnter, type OpenedBatch, openedBatches } from '@hoddle/core/season/report/openedBatches';
+import { type ReportedDay } from '@hoddle/core/season/report/seasonReport';
 import { v7 as uuidV7 } from 'uuid';
 import { useLots } from '@/features/harvest/useOnHand';
 import { usePages } from '@/features/process/usePages';

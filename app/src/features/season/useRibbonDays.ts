@@ -1,6 +1,6 @@
 import { inZone } from '@/store/householdZone';
 import { isoDay } from '@/ui/clockWords';
-import { type SeasonReport } from '@hoddle/core/season/seasonReport';
+import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
 import { useMemo } from 'react';
 import { useLoads } from '@/features/kitchen/useLoad';
 import { useHousehold, useNow } from '@/store/useHousehold';

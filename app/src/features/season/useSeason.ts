@@ -1,7 +1,7 @@
-import { type SeasonPin } from '@hoddle/core/season/seasonProblem';
+import { type SeasonPin } from '@hoddle/core/season/problem/seasonProblem';
 import { isoDay } from '@/ui/clockWords';
-import { planChanges, type PlanChange } from '@hoddle/core/season/planChanges';
-import { type ReportedBatch, type SeasonReport } from '@hoddle/core/season/seasonReport';
+import { planChanges, type PlanChange } from '@hoddle/core/season/report/planChanges';
+import { type ReportedBatch, type SeasonReport } from '@hoddle/core/season/report/seasonReport';
 import { useEffect, useMemo } from 'react';
 import { useHouseholdStore } from '@/store/householdStore';
 import { OWN_PLAN, type Planning, useSeasonStore } from '@/store/seasonStore';

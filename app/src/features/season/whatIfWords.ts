@@ -1,6 +1,6 @@
 import { JARS } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
-import { type SeasonReport } from '@hoddle/core/season/seasonReport';
+import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
 
 /** Goals that come out otherwise, in a line each: "Crushed tomatoes: 28 quarts instead of 34". */
 export function batchGoalWords(plan: SeasonReport, other: SeasonReport): string[] {

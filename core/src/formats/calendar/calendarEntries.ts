@@ -4,10 +4,10 @@ import { countJars } from '../../handbook/jars';
 import { stepClock } from '../../kitchen/stepClock';
 import { localDay } from '../../measure/localTime';
 import { type StockedLot } from '../../pantry/shelf';
-import { reportedJars } from '../../season/reportedWords';
+import { reportedJars } from '../../season/report/reportedWords';
 import { type CalendarPart } from './calendarPart';
 import { recipeName } from '../../recipe/recipeName';
-import { type ReportedDay } from '../../season/seasonReport';
+import { type ReportedDay } from '../../season/report/seasonReport';
 
 /** One entry. It keeps its `uid` however it is moved, so that a calendar moves it too instead of having it twice. */
 export interface CalendarEntry {

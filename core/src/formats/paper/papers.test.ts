@@ -12,7 +12,7 @@ import { localMoment } from '../../measure/localTime';
 import { findTestedRow } from '../../process/findProcess';
 import { boughtLines, boughtWords } from '../../recipe/boughtLines';
 import { recipeFor } from '../../recipe/recipeFor';
-import { reportedName } from '../../season/reportedWords';
+import { reportedName } from '../../season/report/reportedWords';
 import { NOTHING_MORE, type BatchRecord } from '../../yields/batchRecord';
 import { cardToJsonLd } from '../recipeToJsonLd';
 import { type Paper, paperText } from './paper';

@@ -2,8 +2,8 @@ import { JARS } from '../../handbook/jars';
 import { productRow } from '../../handbook/products';
 import { type DateStyle, dateWords, dayWords } from '../../measure/dateWords';
 import { massWords } from '../../measure/massWords';
-import { madeOfWords, reportedJars } from '../../season/reportedWords';
-import { type SeasonReport } from '../../season/seasonReport';
+import { madeOfWords, reportedJars } from '../../season/report/reportedWords';
+import { type SeasonReport } from '../../season/report/seasonReport';
 import { item, type Paper } from './paper';
 
 /** The season on a page: which days make what, of what, and how the goals come out. */

@@ -1,5 +1,5 @@
 import { type DateStyle, dayWords } from '../../measure/dateWords';
-import { amountToBuy, type ShoppingItem } from '../../season/shoppingList';
+import { amountToBuy, type ShoppingItem } from '../../season/report/shoppingList';
 import { item, type Paper, type PaperPart } from './paper';
 
 /** What to buy, with boxes to tick; what was ticked on the phone is left out. */

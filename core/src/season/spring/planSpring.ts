@@ -5,7 +5,7 @@ import { sowingRow } from '../../handbook/sowing';
 import { type Draws, drawsOf } from '../../measure/draws';
 import { type Range } from '../../measure/range';
 import { usedFrom } from '../../pantry/runOut';
-import { goalKey } from '../seasonProblem';
+import { goalKey } from '../problem/seasonProblem';
 import { type SpringCrop, type SpringGoal, type SpringProblem } from './springProblem';
 
 /** A garden is planned so that it is enough in so many years of a hundred. */

@@ -14,10 +14,10 @@ import { learnUse } from '../../pantry/useModel';
 import { type UseRecord } from '../../pantry/useRecord';
 import { coldPlaceOf } from '../../process/coldPlace';
 import { yieldRange } from '../../yields/yieldRange';
-import { givesOf, takesOf } from '../byProductShares';
-import { mainCrops, sharesOf } from '../cropShares';
-import { type SeasonHousehold } from '../seasonOfHousehold';
-import { goalKey } from '../seasonProblem';
+import { givesOf, takesOf } from '../problem/byProductShares';
+import { mainCrops, sharesOf } from '../problem/cropShares';
+import { type SeasonHousehold } from '../problem/seasonOfHousehold';
+import { goalKey } from '../problem/seasonProblem';
 import { bedsGive } from './bedsGive';
 import { MIDDLES, type SpringCrop, type SpringGoal, type SpringProblem } from './springProblem';
 

@@ -3,7 +3,7 @@ import { type PlantingUnit } from '../../handbook/harvestYields';
 import { type ProduceId } from '../../handbook/produce';
 import { type ProductId } from '../../handbook/products';
 import { type UseModel } from '../../pantry/useModel';
-import { type ByProductShare } from '../seasonProblem';
+import { type ByProductShare } from '../problem/seasonProblem';
 
 /** Jars of one product and size that the garden of a coming year is to fill. */
 export interface SpringGoal {

@@ -1,6 +1,6 @@
 import { productRow } from '@hoddle/core/handbook/products';
 import { countJars } from '@hoddle/core/handbook/jars';
-import { goalKey } from '@hoddle/core/season/seasonProblem';
+import { goalKey } from '@hoddle/core/season/problem/seasonProblem';
 import { type Spring } from './useSpring';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';

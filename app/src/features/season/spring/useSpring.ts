@@ -1,5 +1,5 @@
-import { comingJars } from '@hoddle/core/season/comingJars';
-import { goalKey } from '@hoddle/core/season/seasonProblem';
+import { comingJars } from '@hoddle/core/season/problem/comingJars';
+import { goalKey } from '@hoddle/core/season/problem/seasonProblem';
 import { type SpringPlan } from '@hoddle/core/season/spring/planSpring';
 import { type HouseholdSpring, springOfHousehold } from '@hoddle/core/season/spring/springOfHousehold';
 import { useMemo } from 'react';
