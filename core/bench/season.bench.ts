@@ -1,8 +1,8 @@
 import { dayCheck } from '../src/season/search/dayCheck';
 import { highsSolver } from '../src/season/model/highsSolver';
-import { planFaults } from '../src/season/problem/verifyPlan';
+import { verifyPlan } from '../src/season/problem/verifyPlan';
 import { planSeason, type PlannedSeason } from '../src/season/search/planSeason';
-import { goalWorth } from '../src/season/problem/planWorth';
+import { goalsWorth } from '../src/season/problem/planWorth';
 import { seasonModel } from '../src/season/model/seasonModel';
 import { jarsByRecipe, type SeasonPlan } from '../src/season/problem/seasonPlan';
 import { type SeasonProblem } from '../src/season/problem/seasonProblem';
@@ -46,12 +46,12 @@ function gapWords({ plan, bound }: PlannedSeason): string {
 
 function sizeWords(problem: SeasonProblem): string {
   const { columns, rows } = seasonModel(problem).model;
-  return `${columns.length} columns (${columns.filter(({ whole }) => whole).length} whole), ${rows.length} rows`;
+  return `${columns.length} columns (${columns.filter(({ integer: whole }) => whole).length} whole), ${rows.length} rows`;
 }
 
 function report(words: string, { problem, planned, firstS, tookS }: Measured): void {
   const memory = Math.round(process.memoryUsage().rss / 1e6);
-  const faults = planFaults(problem, planned.plan).length;
+  const faults = verifyPlan(problem, planned.plan).length;
   say(
     `${words}: first plan ${firstS.toFixed(2)} s, gap ${gapWords(planned)} after ${tookS.toFixed(0)} s, ` +
       `${planned.cuts.length} cuts, ${faults} faults, ${memory} MB; ${sizeWords(problem)}`,
@@ -79,7 +79,7 @@ for (let i = 0; i < 20; i++) {
   const { problem, planned } = measure(SEED + 100 + i, { weeks: 16, crops: 8, products: 14, daysAWeek: 2 }, 6);
   const add = (to: typeof sums.hand, plan: SeasonPlan) => {
     const made = jarsByRecipe(plan);
-    to.worth += goalWorth(problem, made);
+    to.worth += goalsWorth(problem, made);
     to.lostKg += plan.rests.reduce((sum, { leftKg }) => sum + leftKg, 0);
     to.jars += [...made.values()].reduce((sum, jars) => sum + jars, 0);
   };

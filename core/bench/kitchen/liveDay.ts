@@ -4,8 +4,8 @@ import { type DayProblem, scheduleProblemOf } from '../../src/day/dayProblem';
 import { planDay } from '../../src/day/planDay';
 import { type DayQuestion, problemOf } from '../../src/day/questionOfDay';
 import { needsHands } from '../../src/day/restOfDay';
-import { placeInOrder } from '../../src/scheduling/placeInOrder';
-import { readProblem } from '../../src/scheduling/readProblem';
+import { serialScheduleGeneration } from '../../src/scheduling/serialScheduleGeneration';
+import { compileProblem } from '../../src/scheduling/compileProblem';
 import { type DayEvent } from '../../src/kitchen/dayEvent';
 import { dayState } from '../../src/kitchen/dayState';
 import { type KitchenEvent } from '../../src/kitchen/kitchenEvent';
@@ -54,11 +54,11 @@ export function liveDay(question: DayQuestion, seed: number, { tellSteps = 1, no
       after: task.after.map(({ maxLag, ...lag }) => (maxLag === 0 ? { ...lag, maxLag } : lag)),
     })),
   };
-  const read = readProblem(scheduleProblemOf(free, ({ id }) => took.get(id) ?? 1));
+  const read = compileProblem(scheduleProblemOf(free, ({ id }) => took.get(id) ?? 1));
   const starts =
     'kind' in read
       ? undefined
-      : placeInOrder(
+      : serialScheduleGeneration(
           read,
           free.tasks.map(({ id }) => order.get(id) ?? 0),
         );

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { handbookCanner } from '../canner/handbookCanner';
 import { CANNERS } from '../handbook/canners';
 import { decisionsNear } from '../scheduling/decisions';
-import { readProblem } from '../scheduling/readProblem';
+import { compileProblem } from '../scheduling/compileProblem';
 import { type ScheduleProblem } from '../scheduling/scheduleProblem';
 import { startSearch } from '../scheduling/searchSchedule';
 import { ableCanners } from './ableCanners';
@@ -125,7 +125,7 @@ test('whichever canners the loads are put into, and however far the day has come
       const question = part === 0 ? asked : { ...asked, progress: progressAt(asked, into, part) };
       const able = ableCanners(question);
       const { problem, cannerOf } = dayModel(question, able, { isTied });
-      const read = readProblem(problem);
+      const read = compileProblem(problem);
       if ('kind' in read) throw new Error(read.sentence);
       const told = (name: string) => [...into].some(([load, canner]) => name === `${load} in ${canner}`);
       const first = read.literals.flatMap((name, k) => (told(name) ? [k + 1] : []));

@@ -8,7 +8,7 @@ import { type RuleNotMet } from '../scheduling/scheduleProblem';
 import { type ScheduleSearch, type SearchAim, startSearch } from '../scheduling/searchSchedule';
 import { unmetRule } from '../scheduling/unmetRule';
 import { type DayQuestion, problemOf } from './questionOfDay';
-import { settled } from './settled';
+import { compactSchedule } from './compactSchedule';
 
 export interface DayPlan {
   readonly tasks: readonly ScheduledTask[];
@@ -267,7 +267,7 @@ class Run {
       if (!own) throw new RangeError(`the search left out ${JSON.stringify(task.id)}`);
       return { task, startMin: own.start, endMin: own.end };
     });
-    const plan = { tasks: settled(problem, laid), cannerOf };
+    const plan = { tasks: compactSchedule(problem, laid), cannerOf };
     this.shown = { searched, makespan, plan };
     return plan;
   }

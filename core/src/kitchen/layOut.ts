@@ -1,8 +1,8 @@
 import { type DayProblem, type DayTask, endOfDay, type ScheduledTask, scheduleProblemOf } from '../day/dayProblem';
 import { type DayQuestion, problemOf } from '../day/questionOfDay';
-import { placeInOrder } from '../scheduling/placeInOrder';
-import { readProblem } from '../scheduling/readProblem';
-import { settled } from '../day/settled';
+import { serialScheduleGeneration } from '../scheduling/serialScheduleGeneration';
+import { compileProblem } from '../scheduling/compileProblem';
+import { compactSchedule } from '../day/compactSchedule';
 import { type DayProgress } from '../day/restOfDay';
 
 /** The rest of a day in the order it is done in, in minutes from the start of the plan. */
@@ -91,9 +91,9 @@ function laidFrom(
     const latest = (task.dueMin ?? Infinity) - task.minutes.p50;
     return { ...task, releaseMin: Math.max(task.releaseMin ?? 0, Math.min(Math.round(at + shift), latest)) };
   });
-  const read = readProblem(scheduleProblemOf({ ...rest, tasks }));
+  const read = compileProblem(scheduleProblemOf({ ...rest, tasks }));
   if ('kind' in read) return undefined;
-  const starts = placeInOrder(
+  const starts = serialScheduleGeneration(
     read,
     rest.tasks.map((task) => (isTied(task) ? -1 : (order.get(task.id) ?? LAST))),
   );
@@ -102,7 +102,7 @@ function laidFrom(
     const startMin = (starts[i] as number) / read.scale;
     return { task, startMin, endMin: startMin + task.minutes.p50 };
   });
-  return settled(rest, placed);
+  return compactSchedule(rest, placed);
 }
 
 /** A step with no choice of time, such as the rest of a load that is being processed: nothing takes its place. */

@@ -1,10 +1,10 @@
-import { type ReadProblem } from './compiledProblem';
+import { type CompiledProblem } from './compiledProblem';
 
 /**
  * Decisions to begin with: each task with alternatives takes the one whose resources have least to do so far. They need not fit
  * together; the search takes what it can of them.
  */
-export function balanced({ literals, modes, resources }: ReadProblem): boolean[] {
+export function balanced({ literals, modes, resources }: CompiledProblem): boolean[] {
   const wished = literals.map(() => false);
   const load = resources.map(() => 0);
   const isTaken = literals.map(() => false);
@@ -37,6 +37,6 @@ export function balanced({ literals, modes, resources }: ReadProblem): boolean[]
   }
 }
 
-function worked(users: ReadProblem['resources'][number]['users'], when: number): number {
+function worked(users: CompiledProblem['resources'][number]['users'], when: number): number {
   return users.reduce((sum, user) => sum + (user.when === when ? user.amount * user.minutes : 0), 0);
 }

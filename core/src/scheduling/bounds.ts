@@ -1,15 +1,14 @@
 /**
  * The bounds of whole-number variables, with a trail to go back on.
  *
- * A variable v has two sides: side 2v is its least value, side 2v + 1 is minus its largest. So every news is of one kind,
- * "this side has risen to that bound", and its opposite is told on the other side: not (side >= b) is
- * (side ^ 1) >= 1 - b.
+ * A variable v has two variables of bounds: boundVar 2v is its least value, boundVar 2v + 1 is minus its largest. So every literal is
+ * of one kind, boundVar >= bound, and its opposite is told of the other one: not (boundVar >= b) is (boundVar ^ 1) >= 1 - b.
  */
 export class Bounds {
-  /** Where each side stands now. It only rises, until it is taken back. */
+  /** Where each bound variable stands now. It only rises, until it is taken back. */
   readonly at: Int32Array;
-  /** The trail: which side rose, to what, from what, and why. */
-  side = new Int32Array(1024);
+  /** The trail: which bound variable rose, to what, from what, and why. */
+  boundVar = new Int32Array(1024);
   value = new Int32Array(1024);
   before = new Int32Array(1024);
   reasonKind = new Uint8Array(1024);
@@ -40,31 +39,31 @@ export class Bounds {
     return this.levels[0] ?? this.length;
   }
 
-  holds(side: number, bound: number): boolean {
-    return (this.at[side] as number) >= bound;
+  holds(boundVar: number, bound: number): boolean {
+    return (this.at[boundVar] as number) >= bound;
   }
 
-  /** Whether (side >= bound) can no longer become true. */
-  fails(side: number, bound: number): boolean {
-    return (this.at[side ^ 1] as number) > -bound;
+  /** Whether (boundVar >= bound) can no longer become true. */
+  fails(boundVar: number, bound: number): boolean {
+    return (this.at[boundVar ^ 1] as number) > -bound;
   }
 
-  raise(side: number, bound: number, reasonKind: number, reason: number): void {
-    if (this.length === this.side.length) this.grow();
+  raise(boundVar: number, bound: number, reasonKind: number, reason: number): void {
+    if (this.length === this.boundVar.length) this.grow();
     const t = this.length++;
-    this.side[t] = side;
+    this.boundVar[t] = boundVar;
     this.value[t] = bound;
-    this.before[t] = this.at[side] as number;
+    this.before[t] = this.at[boundVar] as number;
     this.reasonKind[t] = reasonKind;
     this.reason[t] = reason;
-    this.earlier[t] = this.last[side] as number;
-    this.last[side] = t;
-    this.at[side] = bound;
+    this.earlier[t] = this.last[boundVar] as number;
+    this.last[boundVar] = t;
+    this.at[boundVar] = bound;
   }
 
-  /** Place on the trail where (side >= bound), which holds, became true; -1 if it always was. */
-  placeOf(side: number, bound: number): number {
-    let t = this.last[side] as number;
+  /** Place on the trail where (boundVar >= bound), which holds, became true; -1 if it always was. */
+  placeOf(boundVar: number, bound: number): number {
+    let t = this.last[boundVar] as number;
     while (t >= 0 && (this.before[t] as number) >= bound) t = this.earlier[t] as number;
     return t;
   }
@@ -84,10 +83,10 @@ export class Bounds {
     if (level >= this.levels.length) return;
     const keep = this.levels[level] as number;
     for (let t = this.length - 1; t >= keep; t--) {
-      const side = this.side[t] as number;
-      this.at[side] = this.before[t] as number;
-      this.last[side] = this.earlier[t] as number;
-      this.heap?.back(side >> 1);
+      const boundVar = this.boundVar[t] as number;
+      this.at[boundVar] = this.before[t] as number;
+      this.last[boundVar] = this.earlier[t] as number;
+      this.heap?.back(boundVar >> 1);
     }
     this.length = keep;
     this.levels.length = level;
@@ -105,7 +104,7 @@ export class Bounds {
       next.set(old);
       return next;
     };
-    this.side = wider(this.side);
+    this.boundVar = wider(this.boundVar);
     this.value = wider(this.value);
     this.before = wider(this.before);
     this.reasonKind = wider(this.reasonKind);

@@ -1,4 +1,4 @@
-import { type ReadProblem } from './compiledProblem';
+import { type CompiledProblem } from './compiledProblem';
 import { type Incumbent } from './incumbent';
 import { type Choose } from './learningSearch';
 import { type ScheduleModel } from './scheduleModel';
@@ -10,7 +10,7 @@ export class Branching {
   private best: Incumbent | undefined;
 
   constructor(
-    private readonly problem: ReadProblem,
+    private readonly problem: CompiledProblem,
     private readonly model: ScheduleModel,
   ) {
     this.phases = new Int8Array(model.variables);

@@ -1,5 +1,5 @@
-import { closedTimesOf, holesOf } from './holes';
-import { type ReadLag, type ReadProblem } from './compiledProblem';
+import { closedTimesOf, holesOf } from './forbiddenStarts';
+import { type CompiledLag, type CompiledProblem } from './compiledProblem';
 
 /**
  * A problem with all its decisions made: modes are the tasks' own minutes and needs, what is absent takes no time and holds
@@ -7,7 +7,7 @@ import { type ReadLag, type ReadProblem } from './compiledProblem';
  *
  * @param holds whether decision k holds
  */
-export function chosen(problem: ReadProblem, holds: readonly boolean[]): ReadProblem {
+export function chosen(problem: CompiledProblem, holds: readonly boolean[]): CompiledProblem {
   const isTrue = (literal: number) => literal === 0 || holds[Math.abs(literal) - 1] === literal > 0;
   const isThere = problem.presence.map(isTrue);
   const minutes = problem.minutes.map((least, i) => {
@@ -22,7 +22,7 @@ export function chosen(problem: ReadProblem, holds: readonly boolean[]): ReadPro
     const longer = (minutes[i] as number) - (problem.minutes[i] as number);
     return Math.min(at - longer, isThere[i] ? (problem.dues[i] as number) - (minutes[i] as number) : Infinity);
   });
-  const lags = problem.lags.filter(({ when }) => isTrue(when)).map((lag): ReadLag => ({ ...lag, when: 0 }));
+  const lags = problem.lags.filter(({ when }) => isTrue(when)).map((lag): CompiledLag => ({ ...lag, when: 0 }));
   const closed = closedTimesOf(minutes.length, resources);
   return {
     ...problem,

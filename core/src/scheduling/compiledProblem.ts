@@ -1,5 +1,5 @@
 /** A problem in whole numbers: tasks and resources by index, times in `1 / scale` minutes. */
-export interface ReadProblem {
+export interface CompiledProblem {
   readonly scale: number;
   readonly ids: readonly string[];
   /** Of a task with modes: the least of them. */
@@ -13,8 +13,8 @@ export interface ReadProblem {
   /** The two that an added decision tells at once, by its number less 1. */
   readonly conjunctions: ReadonlyMap<number, readonly [number, number]>;
   readonly clauses: readonly (readonly number[])[];
-  readonly resources: readonly ReadResource[];
-  readonly lags: readonly ReadLag[];
+  readonly resources: readonly CompiledResource[];
+  readonly lags: readonly CompiledLag[];
   /** Starts at which a task would run across a closed time of what it needs: first and last, in order. */
   readonly holes: readonly (readonly (readonly [first: number, last: number])[])[];
   /** Earliest and latest start by release, due time, closed times and lags alone. */
@@ -28,12 +28,12 @@ export interface ReadProblem {
   readonly horizon: number;
 }
 
-export interface ReadResource {
+export interface CompiledResource {
   readonly id: string;
   readonly capacity: number;
   readonly closed: readonly (readonly [from: number, to: number])[];
   readonly taken: readonly { readonly from: number; readonly to: number; readonly amount: number }[];
-  readonly users: readonly ReadUser[];
+  readonly users: readonly CompiledUser[];
 }
 
 export interface ReadMode {
@@ -42,7 +42,7 @@ export interface ReadMode {
 }
 
 /** A task that holds some of a resource, for so long, where a literal holds (0: always). */
-export interface ReadUser {
+export interface CompiledUser {
   readonly task: number;
   readonly amount: number;
   readonly minutes: number;
@@ -53,7 +53,7 @@ export interface ReadUser {
  * start of `to` >= end of `from` + least, and <= end of `from` + most, where the literal `when` holds (0: always). The end is
  * meant with the minutes of the mode that is chosen.
  */
-export interface ReadLag {
+export interface CompiledLag {
   readonly when: number;
   readonly from: number;
   readonly to: number;

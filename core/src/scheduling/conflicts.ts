@@ -1,4 +1,4 @@
-import { type ReadProblem, type ReadResource, type ReadUser } from './compiledProblem';
+import { type CompiledProblem, type CompiledResource, type CompiledUser } from './compiledProblem';
 import { type Piece } from './energy';
 import { type Reach } from './reachable';
 import { stretchesWith } from './supply';
@@ -27,8 +27,8 @@ interface OnResource {
 
 /** Pairs that cannot have a resource at once and are not in order anyway; whether these say all about it. */
 export function conflictsOf(
-  problem: ReadProblem,
-  resource: ReadResource,
+  problem: CompiledProblem,
+  resource: CompiledResource,
   supply: readonly Piece[],
   reach: Reach,
 ): { all: boolean; conflicts: Conflict[] } {
@@ -71,13 +71,17 @@ function isBetween({ from, to }: { readonly from: number; readonly to: number },
   return a.tasks.includes(from) && b.tasks.includes(to);
 }
 
-function onResource({ earliest, latest, minutes }: ReadProblem, { users }: ReadResource, train: Train): OnResource {
+function onResource(
+  { earliest, latest, minutes }: CompiledProblem,
+  { users }: CompiledResource,
+  train: Train,
+): OnResource {
   const own = users.filter(({ task }) => train.tasks.includes(task));
   const [first, last] = [train.tasks[0] as number, train.tasks.at(-1) as number];
   const whens = new Set(own.map(({ when }) => when));
   return {
     ...{ train, first, last },
-    amount: Math.min(...own.map(({ amount }: ReadUser) => amount)),
+    amount: Math.min(...own.map(({ amount }: CompiledUser) => amount)),
     from: earliest[first] as number,
     to: (latest[last] as number) + (minutes[last] as number),
     when: whens.size === 1 ? [...whens][0] : undefined,

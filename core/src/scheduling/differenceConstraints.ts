@@ -1,43 +1,43 @@
 /**
- * Difference constraints: at[to] >= at[from] + gap, as soon as a condition holds (ifSide -1: always). In rows side by side, those
- * that begin at one side one after the other: they are gone through at every turn of the search.
+ * Difference constraints: at[to] >= at[from] + gap, as soon as a condition holds (ifVar -1: always). In rows side by side, those
+ * that begin at one bound variable one after the other: they are gone through at every turn of the search.
  */
-export interface Links {
+export interface DifferenceConstraints {
   readonly from: Int32Array;
   readonly to: Int32Array;
   readonly gap: Int32Array;
-  readonly ifSide: Int32Array;
+  readonly ifVar: Int32Array;
   readonly ifBound: Int32Array;
-  /** Where the rows of each side begin; one more for the end. */
+  /** Where the rows of each bound variable begin; one more for the end. */
   readonly first: Int32Array;
 }
 
 /**
- * Difference constraints in rows by the side they begin at, and for each side the rows whose condition is a literal of it.
+ * Difference constraints in rows by the bound variable they begin at, and for each bound variable the rows whose condition is a literal of it.
  *
- * @param told five numbers each: from, to, gap, ifSide, ifBound
+ * @param told five numbers each: from, to, gap, ifVar, ifBound
  */
-export function linksInRows(
+export function differencesInRows(
   told: readonly number[],
-  sides: number,
-): { readonly links: Links; readonly waiting: readonly Int32Array[] } {
+  boundVars: number,
+): { readonly links: DifferenceConstraints; readonly waiting: readonly Int32Array[] } {
   const count = told.length / 5;
-  const first = new Int32Array(sides + 1);
+  const first = new Int32Array(boundVars + 1);
   for (let k = 0; k < count; k++) (first[(told[5 * k] as number) + 1] as number)++;
-  for (let side = 0; side < sides; side++) (first[side + 1] as number) += first[side] as number;
+  for (let boundVar = 0; boundVar < boundVars; boundVar++) (first[boundVar + 1] as number) += first[boundVar] as number;
   const next = first.slice();
   const rows = () => new Int32Array(count);
-  const links = { from: rows(), to: rows(), gap: rows(), ifSide: rows(), ifBound: rows(), first };
-  const waiting = Array.from({ length: sides }, (): number[] => []);
+  const links = { from: rows(), to: rows(), gap: rows(), ifVar: rows(), ifBound: rows(), first };
+  const waiting = Array.from({ length: boundVars }, (): number[] => []);
   for (let k = 0; k < count; k++) {
     const from = told[5 * k] as number;
     const row = (next[from] as number)++;
     links.from[row] = from;
     links.to[row] = told[5 * k + 1] as number;
     links.gap[row] = told[5 * k + 2] as number;
-    const ifSide = (links.ifSide[row] = told[5 * k + 3] as number);
+    const ifVar = (links.ifVar[row] = told[5 * k + 3] as number);
     links.ifBound[row] = told[5 * k + 4] as number;
-    if (ifSide >= 0) waiting[ifSide]?.push(row);
+    if (ifVar >= 0) waiting[ifVar]?.push(row);
   }
   return { links, waiting: waiting.map((own) => Int32Array.from(own)) };
 }

@@ -16,7 +16,7 @@ export interface Piece {
  * (Vilím 2011); reasons as in Schutt, Feydy and Stuckey 2013. Varying amounts by their integral over time.
  */
 export class Energy implements Propagator {
-  readonly sides: number[];
+  readonly boundVars: number[];
   private readonly least: Float64Array;
   private readonly most: Float64Array;
   private readonly ends: Float64Array;
@@ -33,8 +33,10 @@ export class Energy implements Propagator {
     private readonly tasks: readonly Holding[],
     private readonly supply: readonly Piece[],
   ) {
-    this.sides = [
-      ...new Set(tasks.flatMap(({ start, side }) => [2 * start, 2 * start + 1, ...(side < 0 ? [] : [side])])),
+    this.boundVars = [
+      ...new Set(
+        tasks.flatMap(({ start, boundVar }) => [2 * start, 2 * start + 1, ...(boundVar < 0 ? [] : [boundVar])]),
+      ),
     ];
     const count = tasks.length;
     this.least = new Float64Array(count);
@@ -54,8 +56,8 @@ export class Energy implements Propagator {
     const { at } = search.bounds;
     const { tasks, least, most, ends, byEnd, byStart } = this;
     for (let k = 0; k < tasks.length; k++) {
-      const { start, minutes, side, bound } = tasks[k] as Holding;
-      this.present[k] = side < 0 || (at[side] as number) >= bound ? 1 : 0;
+      const { start, minutes, boundVar, bound } = tasks[k] as Holding;
+      this.present[k] = boundVar < 0 || (at[boundVar] as number) >= bound ? 1 : 0;
       least[k] = at[2 * start] as number;
       most[k] = -(at[2 * start + 1] as number);
       ends[k] = (most[k] as number) + minutes;
@@ -119,7 +121,7 @@ export class Energy implements Propagator {
       if (fit < atLeast && end - fit > from) {
         const facts = this.reasons(begin, end, amount * (fit + 1) - own - 1, k);
         facts.push(2 * start, begin - minutes + fit + 1);
-        if (!search.conclude(2 * start, end - fit, facts)) return false;
+        if (!search.enqueue(2 * start, end - fit, facts)) return false;
         return true;
       }
       const last = most[k] as number;
@@ -127,7 +129,7 @@ export class Energy implements Propagator {
       if (fit < atMost && begin + fit - minutes < last) {
         const facts = this.reasons(begin, end, amount * (fit + 1) - own - 1, k);
         facts.push(2 * start + 1, -(end - fit - 1));
-        if (!search.conclude(2 * start + 1, -(begin + fit - minutes), facts)) return false;
+        if (!search.enqueue(2 * start + 1, -(begin + fit - minutes), facts)) return false;
         return true;
       }
     }
@@ -137,7 +139,7 @@ export class Energy implements Propagator {
   private refuted(search: LearningSearch, begin: number, end: number): false {
     let all = 0;
     for (let k = 0; k < this.tasks.length; k++) if (this.present[k] === 1) all += this.partOf(k, begin, end);
-    return search.refute(this.reasons(begin, end, all - this.supplied(begin, end) - 1));
+    return search.fail(this.reasons(begin, end, all - this.supplied(begin, end) - 1));
   }
 
   /** Work of a task in a stretch wherever it lies. */
@@ -157,7 +159,7 @@ export class Energy implements Propagator {
       if (this.present[k] === 0 || k === without) continue;
       const part = this.partOf(k, begin, end);
       if (part === 0) continue;
-      const { start, minutes, amount, side, bound } = this.tasks[k] as Holding;
+      const { start, minutes, amount, boundVar, bound } = this.tasks[k] as Holding;
       if (part <= over) {
         over -= part;
         continue;
@@ -168,10 +170,10 @@ export class Energy implements Propagator {
       needed -= loose;
       over -= loose * amount;
       facts.push(2 * start, begin - minutes + needed, 2 * start + 1, -(end - needed));
-      if (side >= 0) facts.push(side, bound);
+      if (boundVar >= 0) facts.push(boundVar, bound);
     }
     const me = without < 0 ? undefined : (this.tasks[without] as Holding);
-    if (me && me.side >= 0) facts.push(me.side, me.bound);
+    if (me && me.boundVar >= 0) facts.push(me.boundVar, me.bound);
     return facts;
   }
 

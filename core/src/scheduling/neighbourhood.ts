@@ -1,6 +1,6 @@
 import { type RandomGenerator } from 'pure-rand/types/RandomGenerator';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { type ReadProblem } from './compiledProblem';
+import { type CompiledProblem } from './compiledProblem';
 import { type Incumbent } from './incumbent';
 import { type ScheduleModel } from './scheduleModel';
 
@@ -44,7 +44,7 @@ export function freedTasks(
 export function keptBut(
   free: Uint8Array,
   { starts, decisions }: Incumbent,
-  { modes, literals }: Pick<ReadProblem, 'modes' | 'literals'>,
+  { modes, literals }: Pick<CompiledProblem, 'modes' | 'literals'>,
   { pairs, literal }: ScheduleModel,
 ): number[] {
   const isFreed = new Set<number>();

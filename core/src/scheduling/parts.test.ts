@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { randomChoices } from '../../bench/scheduling/randomProblem';
-import { type ReadProblem } from './compiledProblem';
+import { type CompiledProblem } from './compiledProblem';
 import { decisionsNear } from './decisions';
-import { lookalikes } from './lookalikes';
-import { readProblem } from './readProblem';
+import { symmetryBreaking } from './symmetryBreaking';
+import { compileProblem } from './compileProblem';
 import { rootBound } from './rootBound';
 import { type ScheduleProblem, type SearchTask } from './scheduleProblem';
 import { startSearch } from './searchSchedule';
 import { trainsOf } from './trains';
 
-function read(problem: ScheduleProblem): ReadProblem {
-  const own = readProblem(problem);
+function read(problem: ScheduleProblem): CompiledProblem {
+  const own = compileProblem(problem);
   if ('kind' in own) throw new Error(own.sentence);
   return own;
 }
@@ -46,13 +46,13 @@ const machines = ['a', 'b'].map((id) => ({ id, capacity: 1 }));
 
 test('parts change places only where nothing tells them apart: a minute, a clause, or a lag of one does', () => {
   const three = { resources: machines, tasks: [loadOf(0), loadOf(1), loadOf(2)] };
-  expect(lookalikes(read(three))).toEqual([[0, 1, 2]]);
-  expect(lookalikes(read({ ...three, tasks: [loadOf(0), loadOf(1), loadOf(2, 31)] }))).toEqual([[0, 1]]);
+  expect(symmetryBreaking(read(three))).toEqual([[0, 1, 2]]);
+  expect(symmetryBreaking(read({ ...three, tasks: [loadOf(0), loadOf(1), loadOf(2, 31)] }))).toEqual([[0, 1]]);
   // A clause of one alone, and one that all of them are in alike.
-  expect(lookalikes(read({ ...three, clauses: [['0 in a']] }))).toEqual([[1, 2]]);
-  expect(lookalikes(read({ ...three, clauses: [['0 in a', '1 in a', '2 in a']] }))).toEqual([[0, 1, 2]]);
+  expect(symmetryBreaking(read({ ...three, clauses: [['0 in a']] }))).toEqual([[1, 2]]);
+  expect(symmetryBreaking(read({ ...three, clauses: [['0 in a', '1 in a', '2 in a']] }))).toEqual([[0, 1, 2]]);
   const after: SearchTask = { id: 'end', minutes: 5, needs: {}, after: [{ task: 'run 1', when: '1 in b' }] };
-  expect(lookalikes(read({ ...three, tasks: [...three.tasks, after] }))).toEqual([[0, 2]]);
+  expect(symmetryBreaking(read({ ...three, tasks: [...three.tasks, after] }))).toEqual([[0, 2]]);
 });
 
 test('putting lookalikes in order loses no best schedule: told apart by a minute of nothing they end as early', () => {

@@ -1,8 +1,8 @@
-import { type ReadLag } from './compiledProblem';
+import { type CompiledLag } from './compiledProblem';
 import { type SearchTask } from './scheduleProblem';
 
 /** Tasks with what they wait for first; undefined when some wait in a circle. */
-export function orderOf(count: number, lags: readonly ReadLag[]): number[] | undefined {
+export function orderOf(count: number, lags: readonly CompiledLag[]): number[] | undefined {
   const waiting = new Array<number>(count).fill(0);
   const next = Array.from({ length: count }, (): number[] => []);
   for (const { from, to } of lags) {
@@ -17,7 +17,7 @@ export function orderOf(count: number, lags: readonly ReadLag[]): number[] | und
 }
 
 /** The ids of tasks that wait for each other in a circle, where there is one. */
-export function circleOf(tasks: readonly SearchTask[], lags: readonly ReadLag[]): string[] {
+export function circleOf(tasks: readonly SearchTask[], lags: readonly CompiledLag[]): string[] {
   const before = new Map<number, number[]>();
   for (const { from, to } of lags) before.set(to, [...(before.get(to) ?? []), from]);
   const inCircle = new Set(tasks.keys());
@@ -43,15 +43,15 @@ export function circleOf(tasks: readonly SearchTask[], lags: readonly ReadLag[])
  */
 export function tailsOf(
   order: readonly number[],
-  lags: readonly ReadLag[],
+  lags: readonly CompiledLag[],
   minutes: readonly number[],
   counts: (task: number) => boolean,
 ): number[] {
   const tail = minutes.map((_, i) => (counts(i) ? 0 : -Infinity));
-  const after = minutes.map((): ReadLag[] => []);
+  const after = minutes.map((): CompiledLag[] => []);
   for (const lag of lags) after[lag.from]?.push(lag);
   for (const i of [...order].reverse()) {
-    for (const { to, least } of after[i] as ReadLag[]) {
+    for (const { to, least } of after[i] as CompiledLag[]) {
       tail[i] = Math.max(tail[i] as number, least + (minutes[to] as number) + (tail[to] as number));
     }
   }

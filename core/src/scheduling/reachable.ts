@@ -1,10 +1,10 @@
-import { type ReadProblem } from './compiledProblem';
+import { type CompiledProblem } from './compiledProblem';
 
 /** Whether one task always ends before another starts. */
 export type Reach = (from: number, to: number) => boolean;
 
 /** Which tasks always end before which others start, by lags alone: the transitive closure of the precedence graph. */
-export function reachable({ minutes, lags }: ReadProblem): Reach {
+export function reachable({ minutes, lags }: CompiledProblem): Reach {
   const count = minutes.length;
   const words = (count + 31) >> 5;
   const after = Array.from({ length: count }, (): number[] => []);

@@ -1,5 +1,5 @@
 import { type Piece } from './energy';
-import { type ReadProblem, type ReadResource } from './compiledProblem';
+import { type CompiledProblem, type CompiledResource } from './compiledProblem';
 import { supplyOf } from './supply';
 
 /**
@@ -9,7 +9,7 @@ import { supplyOf } from './supply';
  * For a capacity of one and no closed times this is the bound of the preemptive one-machine problem. Source: Carlier 1982
  * (heads, bodies and tails); energy in place of time where more than one task fits.
  */
-export function rootBound(problem: ReadProblem): number {
+export function rootBound(problem: CompiledProblem): number {
   const { earliest, minutes, tail, presence } = problem;
   const chain = Math.max(
     0,
@@ -18,7 +18,7 @@ export function rootBound(problem: ReadProblem): number {
   return Math.max(chain, ...problem.resources.map((resource) => resourceBound(problem, resource)));
 }
 
-function resourceBound({ earliest, tail }: ReadProblem, resource: ReadResource): number {
+function resourceBound({ earliest, tail }: CompiledProblem, resource: CompiledResource): number {
   const users = resource.users.filter(({ task, when }) => when === 0 && (tail[task] as number) > -Infinity);
   const byTail = [...users].sort((a, b) => (tail[b.task] as number) - (tail[a.task] as number));
   const supply = supplyOf(resource);

@@ -1,8 +1,8 @@
 import { conflictsOf } from './conflicts';
 import { Energy } from './energy';
 import { LearningSearch } from './learningSearch';
-import { lookalikes } from './lookalikes';
-import { type ReadProblem, type ReadResource } from './compiledProblem';
+import { symmetryBreaking } from './symmetryBreaking';
+import { type CompiledProblem, type CompiledResource } from './compiledProblem';
 import { reachable } from './reachable';
 import { supplyOf, supplyUntil } from './supply';
 import { type Holding, Timetable } from './timetable';
@@ -45,8 +45,8 @@ export interface ScheduleModel {
   readonly variables: number;
 }
 
-/** Which of two conditions is told: side and bound of a literal. */
-type Told = readonly [side: number, bound: number];
+/** A literal: its variable of bounds, and what that is to reach. */
+type Told = readonly [boundVar: number, bound: number];
 
 /** The constraints of a problem, over variables that are made as they are needed. */
 class Builder {
@@ -60,7 +60,7 @@ class Builder {
   }
 
   link(from: number, to: number, gap: number, when?: Told): void {
-    this.rules.push((search) => search.addLink(from, to, gap, when?.[0], when?.[1]));
+    this.rules.push((search) => search.addDifference(from, to, gap, when?.[0], when?.[1]));
   }
 
   clause(...literals: readonly Told[]): void {
@@ -68,7 +68,7 @@ class Builder {
   }
 }
 
-const opposite = ([side, bound]: Told): Told => [side ^ 1, 1 - bound];
+const opposite = ([boundVar, bound]: Told): Told => [boundVar ^ 1, 1 - bound];
 const isOne = (variable: number): Told => [2 * variable, 1];
 
 /**
@@ -76,7 +76,7 @@ const isOne = (variable: number): Told => [2 * variable, 1];
  *
  * @param upperBound no schedule that ends later is asked for
  */
-export function scheduleModel(asked: ReadProblem, lowerBound: number, upperBound: number): ScheduleModel {
+export function scheduleModel(asked: CompiledProblem, lowerBound: number, upperBound: number): ScheduleModel {
   const problem = until(asked, upperBound);
   const { minutes, earliest, latest, tail, horizon, presence, modes } = problem;
   const tasks = minutes.length;
@@ -107,7 +107,7 @@ export function scheduleModel(asked: ReadProblem, lowerBound: number, upperBound
     for (const mode of modes[from] ?? []) build.link(to, from, -mode.minutes - most, both(condition, told(mode.when)));
   }
   for (const [i, own] of problem.holes.entries()) {
-    build.rules.push((search) => search.addHoles(i, own));
+    build.rules.push((search) => search.addForbiddenStarts(i, own));
     for (const [first, last] of own) {
       // What must be decided of a night or a meal is before or after it, and not to the minute.
       if (first <= (earliest[i] as number) || last >= (latest[i] as number)) continue;
@@ -177,7 +177,7 @@ export function scheduleModel(asked: ReadProblem, lowerBound: number, upperBound
       energies.push(new Energy(holdings.users, supply));
     }
   }
-  for (const firsts of lookalikes(problem)) {
+  for (const firsts of symmetryBreaking(problem)) {
     for (let k = 1; k < firsts.length; k++) build.link(firsts[k - 1] as number, firsts[k] as number, 0);
   }
   const search = new LearningSearch(build.least, build.most);
@@ -194,7 +194,7 @@ export function scheduleModel(asked: ReadProblem, lowerBound: number, upperBound
  * A problem as far as some time. One that does not count may lie later. An optional task that is not there may lie anywhere, and so at
  * its earliest start: as long as that is in time, no later one is asked for.
  */
-function until(problem: ReadProblem, end: number): ReadProblem {
+function until(problem: CompiledProblem, end: number): CompiledProblem {
   const { minutes, tail, presence, earliest, latest, holes, resources } = problem;
   const inTime = (i: number) => end - (tail[i] as number) - (minutes[i] as number);
   const isWithin = (i: number) =>
@@ -218,7 +218,7 @@ function until(problem: ReadProblem, end: number): ReadProblem {
 }
 
 /** Whether there is so much to do on a resource that its work may bind: near half of what there is of it in its hours, or more. */
-function isScarce({ users }: ReadResource, available: number): boolean {
+function isScarce({ users }: CompiledResource, available: number): boolean {
   const tasks = new Map<number, number>();
   for (const { task, amount, minutes } of users) tasks.set(task, Math.max(tasks.get(task) ?? 0, amount * minutes));
   const work = [...tasks.values()].reduce((sum, each) => sum + each, 0);
@@ -248,7 +248,7 @@ function conjunctions(build: Builder) {
 /** Train a is over before train b begins, as soon as a literal holds. */
 function order(
   build: Builder,
-  { minutes, modes, presence }: ReadProblem,
+  { minutes, modes, presence }: CompiledProblem,
   a: Train,
   b: Train,
   when: Told,
@@ -293,13 +293,13 @@ function touching(build: Builder, minutes: readonly number[], zero: number) {
 /** Who holds a resource, and what is gone of it like something that cannot be moved. */
 function holdingsOf(
   build: Builder,
-  { users, taken, closed, capacity }: ReadResource,
+  { users, taken, closed, capacity }: CompiledResource,
   told: (literal: number) => Told | undefined,
 ): { users: Holding[]; closed: Holding[] } {
-  const always = { side: -1, bound: 0 };
+  const always = { boundVar: -1, bound: 0 };
   const own = users.map(({ task, minutes, amount, when }): Holding => {
     const literal = told(when);
-    return { start: task, minutes, amount, ...(literal ? { side: literal[0], bound: literal[1] } : always) };
+    return { start: task, minutes, amount, ...(literal ? { boundVar: literal[0], bound: literal[1] } : always) };
   });
   // Closed times are kept by the starts themselves, but for what takes longer in one of its modes.
   const shut = users.some(({ when }) => when !== 0) ? closed : [];

@@ -6,9 +6,9 @@ import { decisionsNear } from './decisions';
 import { Branching } from './branching';
 import { type Incumbent } from './incumbent';
 import { freedTasks, keptBut } from './neighbourhood';
-import { blocksOf, placeInOrder } from './placeInOrder';
-import { type ReadProblem } from './compiledProblem';
-import { readProblem } from './readProblem';
+import { blocksOf, serialScheduleGeneration } from './serialScheduleGeneration';
+import { type CompiledProblem } from './compiledProblem';
+import { compileProblem } from './compileProblem';
 import { rootBound } from './rootBound';
 import { type ScheduleModel, scheduleModel } from './scheduleModel';
 import { type Placed, type RuleNotMet, type ScheduleProblem } from './scheduleProblem';
@@ -94,13 +94,13 @@ export type SearchAim = 'plan' | 'bound';
  * same schedules. Method: docs/day-search.md.
  *
  * @returns the search, or the first rule that cannot be met at all
- * @throws RangeError as {@link readProblem}
+ * @throws RangeError as {@link compileProblem}
  */
 export function startSearch(
   problem: ScheduleProblem,
   { seed = 1, aim = 'plan' }: SearchOptions = {},
 ): ScheduleSearch | RuleNotMet {
-  const read = readProblem(problem);
+  const read = compileProblem(problem);
   if ('kind' in read) return read;
   const run = new Run(read, seed, aim);
   return {
@@ -116,7 +116,7 @@ export function startSearch(
 const MOST_LAYOUTS = 200;
 
 interface Layout {
-  readonly problem: ReadProblem;
+  readonly problem: CompiledProblem;
   readonly blocks: readonly (readonly number[])[];
 }
 
@@ -144,7 +144,7 @@ class Run {
   private branching: Branching | undefined;
 
   constructor(
-    private readonly problem: ReadProblem,
+    private readonly problem: CompiledProblem,
     seed: number,
     private readonly aim: SearchAim,
   ) {
@@ -224,7 +224,7 @@ class Run {
   private layDown(priority: Float64Array, decisions: readonly boolean[]): void {
     this.nodes++;
     const { problem, blocks } = this.layoutOf(decisions);
-    const starts = placeInOrder(problem, priority, blocks);
+    const starts = serialScheduleGeneration(problem, priority, blocks);
     if (starts) this.take(starts, decisions);
   }
 

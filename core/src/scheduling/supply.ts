@@ -1,8 +1,12 @@
 import { type Piece } from './energy';
-import { type ReadResource } from './compiledProblem';
+import { type CompiledResource } from './compiledProblem';
 
 /** How much of a resource there is, from each time on; the last piece goes on for ever. */
-export function supplyOf({ capacity, closed, taken }: Pick<ReadResource, 'capacity' | 'closed' | 'taken'>): Piece[] {
+export function supplyOf({
+  capacity,
+  closed,
+  taken,
+}: Pick<CompiledResource, 'capacity' | 'closed' | 'taken'>): Piece[] {
   const edges = new Set([0, ...closed.flat(), ...taken.flatMap(({ from, to }) => [from, to])]);
   return [...edges]
     .sort((a, b) => a - b)

@@ -5,8 +5,8 @@ export interface Holding {
   readonly start: number;
   readonly minutes: number;
   readonly amount: number;
-  /** Side and bound of the literal; side -1 where it always holds. */
-  readonly side: number;
+  /** Bound variable and bound of the literal; boundVar -1 where it always holds. */
+  readonly boundVar: number;
   readonly bound: number;
 }
 
@@ -16,7 +16,7 @@ export interface Holding {
  * the stretch that is pushed across.
  */
 export class Timetable implements Propagator {
-  readonly sides: number[];
+  readonly boundVars: number[];
   private readonly from: Int32Array;
   private readonly to: Int32Array;
   private readonly held: Int32Array;
@@ -27,8 +27,10 @@ export class Timetable implements Propagator {
     private readonly capacity: number,
     private readonly tasks: readonly Holding[],
   ) {
-    this.sides = [
-      ...new Set(tasks.flatMap(({ start, side }) => [2 * start, 2 * start + 1, ...(side < 0 ? [] : [side])])),
+    this.boundVars = [
+      ...new Set(
+        tasks.flatMap(({ start, boundVar }) => [2 * start, 2 * start + 1, ...(boundVar < 0 ? [] : [boundVar])]),
+      ),
     ];
     this.from = new Int32Array(2 * tasks.length);
     this.to = new Int32Array(2 * tasks.length);
@@ -41,7 +43,7 @@ export class Timetable implements Propagator {
     if (this.stretches === 0) return true;
     for (const task of this.tasks) {
       const { at } = search.bounds;
-      if (task.side >= 0 && (at[task.side] as number) < task.bound) {
+      if (task.boundVar >= 0 && (at[task.boundVar] as number) < task.bound) {
         if (!this.leaveOut(search, task)) return false;
         continue;
       }
@@ -59,8 +61,8 @@ export class Timetable implements Propagator {
     const { events, tasks } = this;
     let count = 0;
     for (let k = 0; k < tasks.length; k++) {
-      const { start, minutes, side, bound } = tasks[k] as Holding;
-      if (side >= 0 && (at[side] as number) < bound) continue;
+      const { start, minutes, boundVar, bound } = tasks[k] as Holding;
+      if (boundVar >= 0 && (at[boundVar] as number) < bound) continue;
       const from = -(at[2 * start + 1] as number);
       const to = (at[2 * start] as number) + minutes;
       if (from >= to) continue;
@@ -81,7 +83,7 @@ export class Timetable implements Propagator {
         this.to[s] = time;
         this.held[s] = height;
         if (height > this.capacity) {
-          return search.refute(this.holders(search, previous, previous + 1, this.capacity + 1));
+          return search.fail(this.holders(search, previous, previous + 1, this.capacity + 1));
         }
       }
       for (; e < count && Math.floor((sorted[e] as number) / EVENTS) === time; e++) {
@@ -109,8 +111,8 @@ export class Timetable implements Propagator {
       const facing = Math.min(to - 1, least + minutes - 1);
       const facts = this.holders(search, facing, to, room + 1, task);
       facts.push(2 * start, facing - minutes + 1);
-      if (task.side >= 0) facts.push(task.side, task.bound);
-      if (!search.conclude(2 * start, to, facts)) return false;
+      if (task.boundVar >= 0) facts.push(task.boundVar, task.bound);
+      if (!search.enqueue(2 * start, to, facts)) return false;
       least = at[2 * start] as number;
     }
     return true;
@@ -132,8 +134,8 @@ export class Timetable implements Propagator {
       const facing = Math.max(from + 1, most + 1);
       const facts = this.holders(search, from, facing, room + 1, task);
       facts.push(2 * start + 1, 1 - facing);
-      if (task.side >= 0) facts.push(task.side, task.bound);
-      if (!search.conclude(2 * start + 1, minutes - from, facts)) return false;
+      if (task.boundVar >= 0) facts.push(task.boundVar, task.bound);
+      if (!search.enqueue(2 * start + 1, minutes - from, facts)) return false;
       most = -(at[2 * start + 1] as number);
     }
     return true;
@@ -142,10 +144,10 @@ export class Timetable implements Propagator {
   /** What is open whether it runs here at all does not, where it would have to run across too much. */
   private leaveOut(search: LearningSearch, task: Holding): boolean {
     const { at } = search.bounds;
-    const { start, minutes, amount, side, bound } = task;
+    const { start, minutes, amount, boundVar, bound } = task;
     const from = -(at[2 * start + 1] as number);
     const to = (at[2 * start] as number) + minutes;
-    if (from >= to || search.bounds.fails(side, bound)) return true;
+    if (from >= to || search.bounds.fails(boundVar, bound)) return true;
     const room = this.capacity - amount;
     for (let s = this.firstAfter(from); s < this.stretches; s++) {
       const begin = Math.max(from, this.from[s] as number);
@@ -153,7 +155,7 @@ export class Timetable implements Propagator {
       if ((this.held[s] as number) <= room) continue;
       const facts = this.holders(search, begin, begin + 1, room + 1, task);
       facts.push(2 * start, begin + 1 - minutes, 2 * start + 1, -begin);
-      return search.conclude(side ^ 1, 1 - bound, facts);
+      return search.enqueue(boundVar ^ 1, 1 - bound, facts);
     }
     return true;
   }
@@ -177,12 +179,12 @@ export class Timetable implements Propagator {
     let sum = 0;
     for (let k = 0; k < this.tasks.length && sum < enough; k++) {
       const task = this.tasks[k] as Holding;
-      const { start, minutes, amount, side, bound } = task;
-      if (side >= 0 && (at[side] as number) < bound) continue;
+      const { start, minutes, amount, boundVar, bound } = task;
+      if (boundVar >= 0 && (at[boundVar] as number) < bound) continue;
       if (task === without || -(at[2 * start + 1] as number) > from || (at[2 * start] as number) + minutes < to)
         continue;
       facts.push(2 * start, to - minutes, 2 * start + 1, -from);
-      if (side >= 0) facts.push(side, bound);
+      if (boundVar >= 0) facts.push(boundVar, bound);
       sum += amount;
     }
     return facts;

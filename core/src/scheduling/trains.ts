@@ -1,4 +1,4 @@
-import { type ReadProblem, type ReadResource } from './compiledProblem';
+import { type CompiledProblem, type CompiledResource } from './compiledProblem';
 
 /**
  * Tasks that follow each other on a resource so closely that no other can come between: they have it as one, so that only whole
@@ -12,7 +12,7 @@ export interface Train {
 }
 
 /** The users of a resource in trains. Where more than one fits beside another each task is a train of its own. */
-export function trainsOf(problem: ReadProblem, resource: ReadResource): Train[] {
+export function trainsOf(problem: CompiledProblem, resource: CompiledResource): Train[] {
   const tasks = [...new Set(resource.users.map(({ task }) => task))];
   const single = tasks.map((task): Train => ({ tasks: [task], length: problem.minutes[task] as number }));
   if (resource.capacity !== 1) return single;
@@ -39,7 +39,7 @@ export function trainsOf(problem: ReadProblem, resource: ReadResource): Train[] 
 }
 
 /** Under which literals a task uses a resource, as a word to compare. */
-function usesOf({ users }: ReadResource, task: number): string {
+function usesOf({ users }: CompiledResource, task: number): string {
   return users
     .filter((user) => user.task === task)
     .map(({ when }) => when)

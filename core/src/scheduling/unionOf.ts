@@ -1,4 +1,4 @@
-import { type ReadProblem, type ReadResource, type ReadUser } from './compiledProblem';
+import { type CompiledProblem, type CompiledResource, type CompiledUser } from './compiledProblem';
 
 /**
  * Resources that stand for each other in the modes of tasks, taken together as one: a task holds some of them whichever mode is
@@ -10,7 +10,7 @@ export function unionOf({
   modes,
   minutes,
   presence,
-}: Pick<ReadProblem, 'resources' | 'modes' | 'minutes' | 'presence'>): ReadResource[] {
+}: Pick<CompiledProblem, 'resources' | 'modes' | 'minutes' | 'presence'>): CompiledResource[] {
   const part = resources.map((_, r) => r);
   const find = (r: number): number => {
     while (part[r] !== r) r = part[r] = part[part[r] as number] as number;
@@ -28,10 +28,10 @@ export function unionOf({
   for (const r of resources.keys()) groups.set(find(r), [...(groups.get(find(r)) ?? []), r]);
   return [...groups.values()]
     .filter((group) => group.length > 1)
-    .map((group): ReadResource => {
-      const own = group.map((r) => resources[r] as ReadResource);
+    .map((group): CompiledResource => {
+      const own = group.map((r) => resources[r] as CompiledResource);
       const ids = new Set(group);
-      const users = needs.flatMap((byMode, task): ReadUser[] => {
+      const users = needs.flatMap((byMode, task): CompiledUser[] => {
         const amounts =
           byMode.length > 0
             ? byMode.map((mode) => [...mode].reduce((sum, [r, amount]) => sum + (ids.has(r) ? amount : 0), 0))
@@ -55,7 +55,7 @@ export function unionOf({
 }
 
 /** What each mode of each task holds, by resource; nothing for tasks without modes. */
-function needsByMode(resources: readonly ReadResource[], modes: ReadProblem['modes']): Map<number, number>[][] {
+function needsByMode(resources: readonly CompiledResource[], modes: CompiledProblem['modes']): Map<number, number>[][] {
   const needs = modes.map((own) => own.map(() => new Map<number, number>()));
   for (const [r, { users }] of resources.entries()) {
     for (const { task, amount, when } of users) {

@@ -1,5 +1,5 @@
-import { type ReadLag, type ReadProblem } from './compiledProblem';
-import { openFrom } from './holes';
+import { type CompiledLag, type CompiledProblem } from './compiledProblem';
+import { openFrom } from './forbiddenStarts';
 import { notMet, quote } from './notMet';
 import { type RuleNotMet, type SearchTask } from './scheduleProblem';
 
@@ -12,8 +12,8 @@ export function spread(drawn: {
   /** Of the shortest mode, and of the longest. */
   minutes: readonly number[];
   longest: readonly number[];
-  lags: readonly ReadLag[];
-  holes: ReadProblem['holes'];
+  lags: readonly CompiledLag[];
+  holes: CompiledProblem['holes'];
   earliest: number[];
   latest: number[];
   tasks: readonly SearchTask[];

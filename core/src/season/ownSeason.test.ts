@@ -9,10 +9,10 @@ import { ownPagesOf } from '../recipe/own/pagesOf';
 import { readRecipe } from '../recipe/own/readRecipe';
 import { NOTHING_LEARNED } from '../yields/yieldRange';
 import { batchesOfDay } from './search/batchesOfDay';
-import { planByHand } from './search/greedyPlan';
+import { greedyPlan } from './search/greedyPlan';
 import { dayCheck } from './search/dayCheck';
 import { highsSolver } from './model/highsSolver';
-import { planFaults } from './problem/verifyPlan';
+import { verifyPlan } from './problem/verifyPlan';
 import { planSeason } from './search/planSeason';
 import { type SeasonHousehold, seasonOfHousehold } from './problem/seasonOfHousehold';
 import { type Solver } from './model/solver';
@@ -101,8 +101,8 @@ test('recipes of one’s own are planned: the tested one in a canner, the cold o
     ...{ seconds: 5, seed: 1, gap: 1e-6, canBeDone: dayCheck(problem, kitchen) },
     elapsed: () => (performance.now() - began) / 1_000,
   });
-  expect(planFaults(problem, planByHand(problem))).toEqual([]);
-  expect(planFaults(problem, plan)).toEqual([]);
+  expect(verifyPlan(problem, greedyPlan(problem))).toEqual([]);
+  expect(verifyPlan(problem, plan)).toEqual([]);
   const made = (id: string) =>
     plan.days.flatMap(({ batches }) => batches).flatMap((own) => (own.recipe === recipeOf(id)?.id ? own.jars : []));
   expect(made(DILLS).reduce((sum, jars) => sum + jars, 0)).toBe(14);

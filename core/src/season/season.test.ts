@@ -2,10 +2,10 @@ import { chanceFrom } from '../../bench/chance';
 import { simulateSeason } from '../../bench/season/simulatedSeason';
 import { bestByTrying } from '../../bench/season/everyPlan';
 import { workedSeason } from '../../bench/season/workedSeason';
-import { planByHand } from './search/greedyPlan';
+import { greedyPlan } from './search/greedyPlan';
 import { dayCheck } from './search/dayCheck';
 import { highsSolver } from './model/highsSolver';
-import { planFaults } from './problem/verifyPlan';
+import { verifyPlan } from './problem/verifyPlan';
 import { planSeason, type PlannedSeason, type SeasonSearch } from './search/planSeason';
 import { seasonModel } from './model/seasonModel';
 import { type SeasonPlan } from './problem/seasonPlan';
@@ -43,7 +43,7 @@ test('the worked example of the docs comes to its stated optimum, which trying e
   expect(found.worth).toBeCloseTo(STATED.worth, 2);
   expect(bound).toBeCloseTo(best.worth, 2);
   // A hand begins the sauce on both days: as many jars, more work.
-  expect(planByHand(workedSeason()).worth).toBeLessThan(best.worth - 3);
+  expect(greedyPlan(workedSeason()).worth).toBeLessThan(best.worth - 3);
   const jars = ['2026-08-22', '2026-08-29'].flatMap((day) =>
     ['tomatoes-crushed', 'tomato-sauce-thin'].map(
       (recipe) =>
@@ -68,7 +68,7 @@ test.each([21, 22, 23, 24, 25, 26, 27, 28])('tiny season %d: the solver finds wh
   };
   const best = bestByTrying(problem);
   const { plan: found, bound } = plan(problem, 10);
-  expect(planFaults(problem, found)).toEqual([]);
+  expect(verifyPlan(problem, found)).toEqual([]);
   expect(found.worth).toBeCloseTo(best.worth, 4);
   expect(bound).toBeGreaterThanOrEqual(best.worth - 1e-3);
 });
@@ -86,8 +86,8 @@ test.each([11, 12, 13, 14])('season %d: nothing is wrong with its plan, and no h
     ...{ seconds: 4, seed: 1, canBeDone: check },
     elapsed: () => (performance.now() - began) / 1_000,
   });
-  expect(planFaults(problem, planned.plan)).toEqual([]);
-  expect(planFaults(problem, planned.byHand)).toEqual([]);
+  expect(verifyPlan(problem, planned.plan)).toEqual([]);
+  expect(verifyPlan(problem, planned.byHand)).toEqual([]);
   expect(planned.plan.worth).toBeGreaterThanOrEqual(planned.byHand.worth - 1e-6);
   expect(planned.bound ?? Infinity).toBeGreaterThanOrEqual(planned.plan.worth - 1e-3);
   for (const each of planned.plan.days) {
@@ -144,10 +144,10 @@ test.each(SPOILED)('the checker finds %s', (_, spoil) => {
     ...workedSeason(),
     arrivals: workedSeason().arrivals.map((each) => ({ ...each, massKg: each.massKg + 5 })),
   };
-  const right = planByHand(problem);
-  expect(planFaults(problem, right)).toEqual([]);
+  const right = greedyPlan(problem);
+  expect(verifyPlan(problem, right)).toEqual([]);
   const [spoiled, other = problem] = spoil(right, problem);
-  expect(planFaults(other, spoiled)).not.toEqual([]);
+  expect(verifyPlan(other, spoiled)).not.toEqual([]);
 });
 
 function withBatch(
@@ -184,7 +184,7 @@ test('a day that cannot be done is cut off, and the plan goes on without it', ()
     expect(sum).toBeGreaterThanOrEqual(2);
   }
   for (const { batches } of planned.plan.days) expect(batches.reduce((sum, { loads }) => sum + loads, 0)).toBe(1);
-  expect(planFaults(problem, planned.plan)).toEqual([]);
+  expect(verifyPlan(problem, planned.plan)).toEqual([]);
   expect(planned.plan.days).toHaveLength(2);
 });
 
@@ -231,7 +231,7 @@ test.each([31, 32, 33, 34])(
     ]) {
       const planned = stoppedAtOnce(again, check);
       expect(jarsOf(planned)).toEqual(pins.map(({ jars }) => jars));
-      expect(planFaults(again, planned.plan)).toEqual([]);
+      expect(verifyPlan(again, planned.plan)).toEqual([]);
     }
   },
 );
@@ -245,14 +245,14 @@ test.each([
   const problem = change(workedSeason());
   const { plan: found } = plan(problem, 2);
   expect(found.days).toEqual([]);
-  expect(planFaults(problem, found)).toEqual([]);
+  expect(verifyPlan(problem, found)).toEqual([]);
 });
 
 test('goals a hundred times the harvest are filled as far as the produce goes', () => {
   const problem = workedSeason();
   const large = { ...problem, goals: problem.goals.map((goal) => ({ ...goal, want: goal.want * 100 })), stock: [] };
   const { plan: found } = plan(large, 5);
-  expect(planFaults(large, found)).toEqual([]);
+  expect(verifyPlan(large, found)).toEqual([]);
   expect(found.days.length).toBe(2);
 });
 
@@ -265,7 +265,7 @@ test('a planning that is stopped has its best plan so far', () => {
     onNews: ({ seconds }) => seconds < 1.5,
   });
   expect(elapsed()).toBeLessThan(30);
-  expect(planFaults(problem, planned.plan)).toEqual([]);
+  expect(verifyPlan(problem, planned.plan)).toEqual([]);
   expect(planned.plan.days.length).toBeGreaterThan(0);
 });
 

@@ -9,7 +9,7 @@ import { localDay } from '../measure/localTime';
 import { type DaysGiven, givenDays } from './problem/givenDays';
 import { goalRanges } from './report/harvestChances';
 import { lookBack } from './report/lookBack';
-import { planByHand } from './search/greedyPlan';
+import { greedyPlan } from './search/greedyPlan';
 import { planChanges } from './report/planChanges';
 import { type SeasonHousehold, seasonOfHousehold } from './problem/seasonOfHousehold';
 import { type ReportedBatch, type ReportedDay, type SeasonReport } from './report/seasonReport';
@@ -144,7 +144,7 @@ test('what if: frost takes the tomatoes after it, more come, there is a second c
 
 test('other harvests fill no more than the plan, the middle one more than half of it, and the same seed says the same', () => {
   const { problem, outlook } = season();
-  const plan = planByHand(problem);
+  const plan = greedyPlan(problem);
   const ranges = goalRanges(problem, plan, outlook, 3);
   const made = (product: string) =>
     plan.days

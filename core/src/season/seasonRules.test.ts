@@ -1,10 +1,10 @@
 import { chanceFrom } from '../../bench/chance';
 import { simulateSeason } from '../../bench/season/simulatedSeason';
 import { workedSeason } from '../../bench/season/workedSeason';
-import { planByHand } from './search/greedyPlan';
+import { greedyPlan } from './search/greedyPlan';
 import { highsSolver } from './model/highsSolver';
-import { completed, worthOf } from './search/largeNeighbourhoodSearch';
-import { planFaults } from './problem/verifyPlan';
+import { repairContinuous, objectiveValue } from './search/largeNeighbourhoodSearch';
+import { verifyPlan } from './problem/verifyPlan';
 import { planSeason } from './search/planSeason';
 import { planValues } from './model/planValues';
 import { planWorth } from './problem/planWorth';
@@ -13,7 +13,7 @@ import { readPlan } from './model/readPlan';
 import { seasonModel } from './model/seasonModel';
 import { jarsByRecipe, type SeasonPlan } from './problem/seasonPlan';
 import { type Arrival, type SeasonProblem, type SeasonRecipe } from './problem/seasonProblem';
-import { pointsPerJar, worthOf as worthOfJars, worthPieces } from './problem/seasonWorth';
+import { pointsPerJar, goalWorth, worthPieces } from './problem/seasonWorth';
 import { type Solver } from './model/solver';
 import { withFewer } from './search/withFewer';
 
@@ -29,7 +29,7 @@ function best(problem: SeasonProblem): SeasonPlan {
     ...{ seconds: 5, seed: 1, gap: 1e-6, canBeDone: () => true },
     elapsed: () => (performance.now() - began) / 1_000,
   });
-  expect(planFaults(problem, plan)).toEqual([]);
+  expect(verifyPlan(problem, plan)).toEqual([]);
   return plan;
 }
 
@@ -53,7 +53,7 @@ test('peels of one product become another on the same day, and on no other', () 
     expect(jarsOn(plan, day, 'from peels') * 0.5).toBeLessThanOrEqual(jarsOn(plan, day, crushed.id) * 0.3 + 1e-6);
   }
   expect(jarsByRecipe(plan).get('from peels')).toBeGreaterThan(0);
-  expect(planFaults({ ...problem, recipes: [crushed, jelly] }, plan)).not.toEqual([]);
+  expect(verifyPlan({ ...problem, recipes: [crushed, jelly] }, plan)).not.toEqual([]);
 });
 
 test('soft produce goes only into what is cooked to pieces', () => {
@@ -64,7 +64,7 @@ test('soft produce goes only into what is cooked to pieces', () => {
   expect(jarsOn(plan, '2026-08-22', whole.id)).toBe(0);
   expect(jarsOn(plan, '2026-08-22', sauce.id)).toBeGreaterThan(0);
   // The checker sees it too: what was made of sound fruit may not be made of soft.
-  expect(planFaults(soft, best(problem))).not.toEqual([]);
+  expect(verifyPlan(soft, best(problem))).not.toEqual([]);
 });
 
 test('what keeps to the next day only in the refrigerator goes there, as far as there is room', () => {
@@ -105,7 +105,7 @@ test('frozen now, canned on a quiet day: as much as the freezer holds, and nothi
   expect(kg).toBeLessThanOrEqual(12 + 1e-6);
   expect(best({ ...problem, arrivals: [first] }).days).toEqual([]);
   expect(best({ ...problem, recipes: rest.recipes }).days).toEqual([]);
-  expect(planFaults({ ...problem, freezerBags: 2 }, plan)).not.toEqual([]);
+  expect(verifyPlan({ ...problem, freezerBags: 2 }, plan)).not.toEqual([]);
 });
 
 test('a box of pectin sets one pot: whole pots only, and the last of them may go over the goal', () => {
@@ -141,10 +141,10 @@ test('at most so many days a week, and what was planned before is kept where not
 test('a goal’s first half is worth more than its last, jars on the shelf fill it first, and nothing beyond it counts', () => {
   const goal = { product: 'plums', jar: 'pint', priority: 'want', want: 20, have: 0 } as const;
   const each = pointsPerJar(goal);
-  expect(worthOfJars(goal, 10)).toBeCloseTo(10 * each);
-  expect(worthOfJars(goal, 20)).toBeCloseTo(each * (10 + 0.75 * 6 + 0.5 * 4));
-  expect(worthOfJars(goal, 99)).toBe(worthOfJars(goal, 20));
-  expect(worthOfJars({ ...goal, have: 16 }, 4)).toBeCloseTo(each * 0.5 * 4);
+  expect(goalWorth(goal, 10)).toBeCloseTo(10 * each);
+  expect(goalWorth(goal, 20)).toBeCloseTo(each * (10 + 0.75 * 6 + 0.5 * 4));
+  expect(goalWorth(goal, 99)).toBe(goalWorth(goal, 20));
+  expect(goalWorth({ ...goal, have: 16 }, 4)).toBeCloseTo(each * 0.5 * 4);
   expect(worthPieces({ ...goal, have: 25 })).toEqual([]);
   expect(pointsPerJar({ ...goal, priority: 'staple' })).toBeGreaterThan(each);
   expect(pointsPerJar({ ...goal, priority: 'gift' })).toBeLessThan(each);
@@ -156,8 +156,8 @@ test.each([31, 32, 33])(
   (seed) => {
     const { problem } = simulateSeason(chanceFrom(seed), { weeks: 10, crops: 6, products: 9, daysAWeek: 2 });
     const columns = seasonModel(problem);
-    const hand = planByHand(problem);
-    const values = completed(columns, planValues(problem, columns, hand), solve);
+    const hand = greedyPlan(problem);
+    const values = repairContinuous(columns, planValues(problem, columns, hand), solve);
     if (!values) throw new Error('a hand’s plan is none of the model’s');
     for (const { low, high, terms } of columns.model.rows) {
       const sum = terms.reduce((all, [column, factor]) => all + factor * (values[column] ?? 0), 0);
@@ -165,29 +165,29 @@ test.each([31, 32, 33])(
       expect(sum).toBeLessThanOrEqual(high + 1e-4);
     }
     const plan = readPlan(problem, columns, values);
-    expect(planFaults(problem, plan)).toEqual([]);
+    expect(verifyPlan(problem, plan)).toEqual([]);
     expect(plan.days.map(({ day, batches }) => [day, batches.length])).toEqual(
       hand.days.map(({ day, batches }) => [day, batches.length]),
     );
     // The points are counted twice: by the model's columns, and from the plan alone.
-    expect(plan.worth).toBeCloseTo(worthOf(columns.model, values), 3);
+    expect(plan.worth).toBeCloseTo(objectiveValue(columns.model, values), 3);
     expect(planWorth(problem, plan)).toBe(plan.worth);
   },
 );
 
 test('a batch made smaller or taken out leaves nothing wrong, and what began with its peels goes with it', () => {
   const { problem } = simulateSeason(chanceFrom(34), { weeks: 10, crops: 6, products: 9, daysAWeek: 2 });
-  const plan = planByHand(problem);
+  const plan = greedyPlan(problem);
   for (const { day, batches } of plan.days) {
     for (const { recipe, jars, loads } of batches) {
       const perLoad = problem.recipes.find(({ id }) => id === recipe)?.perLoad ?? 1;
       const fewer = withFewer(problem, plan, day, recipe, loads > 1 ? (loads - 1) * perLoad : 0);
-      expect(planFaults(problem, fewer)).toEqual([]);
+      expect(verifyPlan(problem, fewer)).toEqual([]);
       expect((jarsByRecipe(plan).get(recipe) ?? 0) - (jarsByRecipe(fewer).get(recipe) ?? 0)).toBe(
         loads > 1 ? jars - (loads - 1) * perLoad : jars,
       );
       const without = withFewer(problem, plan, day, recipe, 0);
-      expect(planFaults(problem, without)).toEqual([]);
+      expect(verifyPlan(problem, without)).toEqual([]);
       expect(without.days.flatMap((each) => each.batches)).toHaveLength(
         plan.days.flatMap((each) => each.batches).length - 1,
       );

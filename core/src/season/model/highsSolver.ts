@@ -82,12 +82,12 @@ function modelData({ columns, rows }: LinearModel): ModelData {
     numCols: columns.length,
     numRows: rows.length,
     sense: -1 as ModelData['sense'],
-    colCost: columns.map(({ worth }) => worth),
+    colCost: columns.map(({ objective: worth }) => worth),
     colLower: columns.map(({ low }) => low),
     colUpper: columns.map(({ high }) => high),
     rowLower: rows.map(({ low }) => low),
     rowUpper: rows.map(({ high }) => high),
     matrix: { format: 'csr', numRows: rows.length, numCols: columns.length, starts, indices, values },
-    integrality: columns.map(({ whole }) => (whole ? WHOLE : CONTINUOUS)),
+    integrality: columns.map(({ integer: whole }) => (whole ? WHOLE : CONTINUOUS)),
   };
 }

@@ -5,10 +5,10 @@ export interface LinearModel {
 }
 
 export interface LinearColumn {
-  readonly worth: number;
+  readonly objective: number;
   readonly low: number;
   readonly high: number;
-  readonly whole: boolean;
+  readonly integer: boolean;
 }
 
 /** `low <= sum of terms <= high`. */
@@ -33,7 +33,7 @@ export class ModelWriter {
 
   /** @returns its number */
   column(worth: number, high: number, whole = false, low = 0): number {
-    this.columns.push({ worth, low, high, whole });
+    this.columns.push({ objective: worth, low, high, integer: whole });
     return this.columns.length - 1;
   }
 

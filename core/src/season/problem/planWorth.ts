@@ -1,6 +1,6 @@
 import { jarsByRecipe, type SeasonPlan } from './seasonPlan';
 import { goalKey, type SeasonProblem, type SeasonRecipe } from './seasonProblem';
-import { COSTS, worthOf } from './seasonWorth';
+import { COSTS, goalWorth } from './seasonWorth';
 
 /** What a plan is worth in points: jars that were wanted, less work, what is lost and what is bought. */
 export function planWorth(problem: SeasonProblem, { days, rests }: Pick<SeasonPlan, 'days' | 'rests'>): number {
@@ -27,16 +27,16 @@ export function planWorth(problem: SeasonProblem, { days, rests }: Pick<SeasonPl
     const used = [...made].reduce((sum, [id, jars]) => sum + (recipes.get(id)?.stock.includes(key) ? jars : 0), 0);
     costs += COSTS.bought * Math.max(0, used - Math.max(0, have));
   }
-  return goalWorth(problem, made) - costs;
+  return goalsWorth(problem, made) - costs;
 }
 
 /** What the jars alone are worth to the goals. */
-export function goalWorth(problem: SeasonProblem, made: ReadonlyMap<string, number>): number {
+export function goalsWorth(problem: SeasonProblem, made: ReadonlyMap<string, number>): number {
   return problem.goals.reduce((sum, goal) => {
     const own = problem.recipes.filter((recipe) => goalKey(recipe) === goalKey(goal));
     return (
       sum +
-      worthOf(
+      goalWorth(
         goal,
         own.reduce((jars, { id }) => jars + (made.get(id) ?? 0), 0),
       )

@@ -52,7 +52,7 @@ export function worthPieces(goal: SeasonGoal): WorthPiece[] {
 }
 
 /** What so many more jars are worth to a goal. */
-export function worthOf(goal: SeasonGoal, made: number): number {
+export function goalWorth(goal: SeasonGoal, made: number): number {
   let left = made;
   return worthPieces(goal).reduce((sum, { jars, points }) => {
     const counted = Math.min(left, jars);

@@ -9,7 +9,7 @@ const NIGHT_MIN = 24 * 60;
  * Everything that is wrong with a plan, in words; empty where it can be carried out. Written from the rules alone, without
  * the model: a plan is never shown unless this finds nothing.
  */
-export function planFaults(problem: SeasonProblem, plan: SeasonPlan): string[] {
+export function verifyPlan(problem: SeasonProblem, plan: SeasonPlan): string[] {
   const days = new Map(problem.days.map((day) => [day.id, day]));
   const recipes = new Map(problem.recipes.map((recipe) => [recipe.id, recipe]));
   const arrivals = new Map(problem.arrivals.map((arrival) => [arrival.id, arrival]));

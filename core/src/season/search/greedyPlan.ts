@@ -23,7 +23,7 @@ const WORTH_A_LOAD = 0.5;
  *
  * @param pinned what is made in any case: its produce is set aside before anything else, so that no earlier day eats it up
  */
-export function planByHand(problem: SeasonProblem, pinned: readonly SeasonDayPlan[] = []): SeasonPlan {
+export function greedyPlan(problem: SeasonProblem, pinned: readonly SeasonDayPlan[] = []): SeasonPlan {
   const hand = new Hand(problem, pinned);
   const days = problem.days.flatMap((day, i) => hand.dayOf(day, problem.days[i + 1]) ?? []);
   const plan = { days, rests: hand.rests() };

@@ -40,7 +40,7 @@ interface Walk {
  * rest stays. Many small models where the large one is slow. Method: large neighbourhood search, Shaw 1998, with the solver
  * as the repairer.
  */
-export class Improver {
+export class LargeNeighbourhoodSearch {
   /** Among what is likely, and among all. */
   private readonly narrow: Walk = { size: FIRST_SIZE, week: 0 };
   private readonly wide: Walk = { size: FIRST_SIZE, week: 0 };
@@ -50,13 +50,13 @@ export class Improver {
   /**
    * @param unit draws from 0 to 1
    * @param seconds of the whole planning
-   * @param likely whether the relaxation makes a batch at all: every second part looks at such alone, and so at more weeks
+   * @param relaxationSupport whether the relaxation makes a batch at all: every second part looks at such alone, and so at more weeks
    */
   constructor(
     private readonly solve: Solver,
     private readonly unit: () => number,
     seconds: number,
-    private readonly likely: Likely = () => true,
+    private readonly relaxationSupport: Likely = () => true,
   ) {
     this.partSeconds = Math.max(LEAST_SECONDS, PART_OF_TIME * seconds);
   }
@@ -66,7 +66,7 @@ export class Improver {
     const { model } = columns;
     const turn = this.turn++;
     const walk = turn % 2 === 0 ? this.narrow : this.wide;
-    const batches = walk === this.narrow ? kernelOf(columns, this.likely, values) : columns.batches;
+    const batches = walk === this.narrow ? kernelOf(columns, this.relaxationSupport, values) : columns.batches;
     const free = turn % 6 < 4 ? nextWeeks(columns, batches, walk) : goalsFree(columns, batches, this.unit, walk.size);
     const part = partOf(model, values, free);
     const answer = this.solve(part.model, {
@@ -102,8 +102,8 @@ function better(
   found: ArrayLike<number>,
 ): Improvement | undefined {
   const next = withPart(values, part, found);
-  const worth = worthOf(model, next);
-  return worth > worthOf(model, values) + NEARLY ? { values: next, worth } : undefined;
+  const worth = objectiveValue(model, next);
+  return worth > objectiveValue(model, values) + NEARLY ? { values: next, worth } : undefined;
 }
 
 /**
@@ -112,21 +112,21 @@ function better(
  *
  * @returns undefined where these whole numbers are possible in no way
  */
-export function completed(
+export function repairContinuous(
   { model }: SeasonModel,
   values: ArrayLike<number>,
   solve: Solver,
 ): ArrayLike<number> | undefined {
-  const free = new Set(model.columns.flatMap(({ whole }, i) => (whole ? [] : [i])));
-  const rounded = Float64Array.from(values, (value, i) => (model.columns[i]?.whole ? Math.round(value) : value));
+  const free = new Set(model.columns.flatMap(({ integer: whole }, i) => (whole ? [] : [i])));
+  const rounded = Float64Array.from(values, (value, i) => (model.columns[i]?.integer ? Math.round(value) : value));
   const part = partOf(model, rounded, free);
   const answer = solve(part.model, { seconds: SHARING_SECONDS, gap: 0 });
   return answer.kind === 'solved' ? withPart(rounded, part, answer.values) : undefined;
 }
 
 /** What a solution is worth to a model. */
-export function worthOf({ columns }: LinearModel, values: ArrayLike<number>): number {
-  return columns.reduce((sum, { worth }, i) => sum + worth * (values[i] ?? 0), 0);
+export function objectiveValue({ columns }: LinearModel, values: ArrayLike<number>): number {
+  return columns.reduce((sum, { objective: worth }, i) => sum + worth * (values[i] ?? 0), 0);
 }
 
 /** Columns of some weeks. */

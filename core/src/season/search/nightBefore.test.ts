@@ -9,7 +9,7 @@ import { batchesOfDay } from './batchesOfDay';
 import { dayCheck, type DayCheck } from './dayCheck';
 import { highsSolver } from '../model/highsSolver';
 import { nightBefore } from '../problem/nightBefore';
-import { planFaults } from '../problem/verifyPlan';
+import { verifyPlan } from '../problem/verifyPlan';
 import { planSeason, type PlannedSeason } from './planSeason';
 import { recipesFor } from '../problem/recipesFor';
 import { type Arrival, type SeasonDay, type SeasonProblem } from '../problem/seasonProblem';
@@ -53,7 +53,7 @@ test('what stands overnight takes of the next day too: what the two cannot do to
   }
   const [own, night] = [planned.plan.days[1], nightBefore(problem, planned.plan, { id: '2026-08-23' })];
   expect(!own || !night || check(night.day, own, night)).toBe(true);
-  expect(planFaults(problem, planned.plan)).toEqual([]);
+  expect(verifyPlan(problem, planned.plan)).toEqual([]);
   expect(planned.plan.worth).toBeLessThanOrEqual(free.worth);
   // No less than either day alone, or one that nothing of stands overnight.
   for (const days of [problem.days.slice(0, 1), problem.days.slice(1)])
@@ -84,7 +84,7 @@ test('grapes on Saturday and tomatoes on Sunday: of what each day could do alone
     const problem = { ...base, days, recipes, goals, arrivals, mostDaysAWeek: 2, stock: [] };
     const { plan, cuts } = planFor(problem, 5, check);
 
-    expect(planFaults(problem, plan)).toEqual([]);
+    expect(verifyPlan(problem, plan)).toEqual([]);
     apart += cuts.filter(({ before }) => before).length;
     const planned = plan.days.find(({ day }) => day === sunday.id);
     const before = nightBefore(problem, plan, sunday);

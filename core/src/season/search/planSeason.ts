@@ -1,11 +1,11 @@
 import { drawsFrom } from '../../measure/draws';
 import { columnsOf, kernelOf, type Likely, likelyOf } from '../model/kernelOf';
 import { partOf, withPart } from '../model/modelPart';
-import { planByHand } from './greedyPlan';
+import { greedyPlan } from './greedyPlan';
 import { type DayCheck } from './dayCheck';
-import { completed, Improver } from './largeNeighbourhoodSearch';
+import { repairContinuous, LargeNeighbourhoodSearch } from './largeNeighbourhoodSearch';
 import { nightBefore } from '../problem/nightBefore';
-import { planFaults } from '../problem/verifyPlan';
+import { verifyPlan } from '../problem/verifyPlan';
 import { planOfThese } from './planOfThese';
 import { planValues } from '../model/planValues';
 import { readPlan } from '../model/readPlan';
@@ -67,7 +67,7 @@ const BOUND_STEP = 1e-4;
  * whole, and then part after part is planned anew. Each better plan is laid out by core/day, day by day; loads that cannot
  * be done are cut off and the rest is gone on from.
  *
- * @returns always a plan that {@link planFaults} finds nothing in, the empty one where nothing can be made
+ * @returns always a plan that {@link verifyPlan} finds nothing in, the empty one where nothing can be made
  */
 export function planSeason(problem: SeasonProblem, solve: Solver, search: SeasonSearch): PlannedSeason {
   return new Planning(problem, solve, search).run();
@@ -88,7 +88,7 @@ class Planning {
   ) {
     this.draws = drawsFrom(search.seed);
     const pinned = problem.pins.length > 0 ? planOfThese(problem, problem.pins, solve)?.days : undefined;
-    this.byHand = this.doable(planByHand(problem, pinned));
+    this.byHand = this.doable(greedyPlan(problem, pinned));
     this.best = this.byHand;
     this.tell(this.best);
     this.goOnFromBefore();
@@ -103,19 +103,19 @@ class Planning {
 
   run(): PlannedSeason {
     const { seconds } = this.search;
-    const whole = seasonModel(this.problem);
-    const isSmall = whole.batches.length <= SMALL;
-    const likely = this.relax(whole, seconds);
+    const seasonAsModel = seasonModel(this.problem);
+    const isSmall = seasonAsModel.batches.length <= SMALL;
+    const likely = this.relax(seasonAsModel, seconds);
     if (likely) this.solveKernel(likely, this.after(isSmall ? SMALL_KERNEL : KERNEL));
     if (isSmall) this.solveWhole(this.after(WHOLE));
-    else this.lowerBound(whole, BOUND_PART * seconds);
-    this.improve(new Improver(this.solve, this.draws.unit, seconds, likely), seconds);
+    else this.tightenUpperBound(seasonAsModel, BOUND_PART * seconds);
+    this.improve(new LargeNeighbourhoodSearch(this.solve, this.draws.unit, seconds, likely), seconds);
     const { best, byHand, bound, cuts } = this;
     return { plan: best, ...(bound !== undefined && { bound }), byHand, cuts };
   }
 
   /** Plans part after part anew, until the time or no better plan is possible. */
-  private improve(improver: Improver, until: number): void {
+  private improve(improver: LargeNeighbourhoodSearch, until: number): void {
     let columns = seasonModel(this.problem);
     let values = this.startFrom(columns, this.best);
     while (this.goOn && this.search.elapsed() < until && !this.isGoodEnough()) {
@@ -203,7 +203,7 @@ class Planning {
   }
 
   /** A bound nearer than the relaxation: of the season before any day was cut off, so that it holds for every plan. */
-  private lowerBound({ model }: SeasonModel, seconds: number): void {
+  private tightenUpperBound({ model }: SeasonModel, seconds: number): void {
     if (!this.goOn || this.isGoodEnough()) return;
     let nearerAt = Infinity;
     this.solve(model, {
@@ -221,7 +221,7 @@ class Planning {
   private startFrom(columns: SeasonModel, plan: SeasonPlan): ArrayLike<number> {
     const values = planValues(this.problem, columns, plan);
     const nothing = planValues(this.problem, columns, { ...plan, days: [] });
-    return completed(columns, values, this.solve) ?? completed(columns, nothing, this.solve) ?? nothing;
+    return repairContinuous(columns, values, this.solve) ?? repairContinuous(columns, nothing, this.solve) ?? nothing;
   }
 
   /** When so much of the time that is left will be over. */
@@ -317,7 +317,7 @@ class Planning {
 
   /** A plan is only taken when it is better and nothing is wrong with it. */
   private take(plan: SeasonPlan): void {
-    if (plan.worth <= this.best.worth || planFaults(this.problem, plan).length > 0) return;
+    if (plan.worth <= this.best.worth || verifyPlan(this.problem, plan).length > 0) return;
     this.best = plan;
     this.tell(plan);
   }

@@ -1,6 +1,12 @@
 import { checkNumbers, LARGEST } from './checkProblem';
-import { type ReadLag, type ReadMode, type ReadProblem, type ReadResource, type ReadUser } from './compiledProblem';
-import { closedTimesOf, holesOf, merged } from './holes';
+import {
+  type CompiledLag,
+  type ReadMode,
+  type CompiledProblem,
+  type CompiledResource,
+  type CompiledUser,
+} from './compiledProblem';
+import { closedTimesOf, holesOf, merged } from './forbiddenStarts';
 import { literalsOf } from './literals';
 import { notMet, quote } from './notMet';
 import { circleOf, orderOf, tailsOf } from './precedenceGraph';
@@ -16,7 +22,7 @@ import { spread } from './windows';
  * @throws RangeError for ids that are unknown or used twice, tasks that wait for each other in a circle, and numbers that
  *   are not 0 or more
  */
-export function readProblem(problem: ScheduleProblem): ReadProblem | RuleNotMet {
+export function compileProblem(problem: ScheduleProblem): CompiledProblem | RuleNotMet {
   checkNumbers(problem);
   const { tasks } = problem;
   const indexOf = indexes(
@@ -38,7 +44,7 @@ export function readProblem(problem: ScheduleProblem): ReadProblem | RuleNotMet 
     task.modes ? Math.min(...(modes[i] as ReadMode[]).map((mode) => mode.minutes)) : whole(task.minutes),
   );
 
-  const users = problem.resources.map((): ReadUser[] => []);
+  const users = problem.resources.map((): CompiledUser[] => []);
   for (const [i, task] of tasks.entries()) {
     const ways = task.modes?.map((mode, m) => ({
       needs: added(task.needs, mode.needs),
@@ -62,7 +68,7 @@ export function readProblem(problem: ScheduleProblem): ReadProblem | RuleNotMet 
     }
   }
   for (const [r, own] of users.entries()) users[r] = inAnyMode(own, modes, presence);
-  const resources = problem.resources.map(({ id, capacity, closed = [], taken = [] }, r): ReadResource => ({
+  const resources = problem.resources.map(({ id, capacity, closed = [], taken = [] }, r): CompiledResource => ({
     id,
     capacity,
     closed: merged(closed.map(([from, to]) => [Math.floor(from * scale), Math.ceil(to * scale)] as const)),
@@ -74,7 +80,7 @@ export function readProblem(problem: ScheduleProblem): ReadProblem | RuleNotMet 
     users: users[r] ?? [],
   }));
 
-  const lags: ReadLag[] = [];
+  const lags: CompiledLag[] = [];
   for (const [to, task] of tasks.entries()) {
     for (const lag of task.after ?? []) {
       const { task: id, minLag = 0, maxLag = Infinity } = lag;
@@ -152,7 +158,7 @@ function offsetOf(
   { between = 'end-start' }: Lag,
   from: number,
   to: number,
-  { minutes, modes }: Pick<ReadProblem, 'minutes' | 'modes'>,
+  { minutes, modes }: Pick<CompiledProblem, 'minutes' | 'modes'>,
 ): number {
   if (between === 'end-start') return 0;
   const task = between === 'start-start' ? from : to;
@@ -164,8 +170,12 @@ function offsetOf(
 }
 
 /** What a task holds alike in each of its modes it simply holds. */
-function inAnyMode(users: readonly ReadUser[], modes: ReadProblem['modes'], presence: readonly number[]): ReadUser[] {
-  const byTask = new Map<number, ReadUser[]>();
+function inAnyMode(
+  users: readonly CompiledUser[],
+  modes: CompiledProblem['modes'],
+  presence: readonly number[],
+): CompiledUser[] {
+  const byTask = new Map<number, CompiledUser[]>();
   for (const user of users) byTask.set(user.task, [...(byTask.get(user.task) ?? []), user]);
   return [...byTask].flatMap(([task, own]) => {
     const [first] = own;

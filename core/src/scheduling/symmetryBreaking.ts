@@ -1,4 +1,4 @@
-import { type ReadProblem } from './compiledProblem';
+import { type CompiledProblem } from './compiledProblem';
 
 /**
  * Parts of a problem that stand for each other: joined by lags within, hanging on the same other tasks in the same way, and
@@ -8,7 +8,7 @@ import { type ReadProblem } from './compiledProblem';
  *
  * @returns for each group the first tasks of its parts, in the order they are to start
  */
-export function lookalikes(problem: ReadProblem): number[][] {
+export function symmetryBreaking(problem: CompiledProblem): number[][] {
   const { minutes, lags } = problem;
   const told = tellings(problem);
   // A task like no other belongs to no part: the parts hang on it.
@@ -49,7 +49,7 @@ class Swaps {
   private readonly lags: ReadonlySet<string>;
   private readonly users: ReadonlySet<string>;
 
-  constructor(private readonly problem: ReadProblem) {
+  constructor(private readonly problem: CompiledProblem) {
     const same = { task: (i: number) => i, literal: (l: number) => l };
     this.clauses = new Set(problem.clauses.map((clause) => clauseKey(clause, same.literal)));
     this.lags = new Set(problem.lags.map((lag) => lagKey(lag, same)));
@@ -134,13 +134,13 @@ function clauseKey(clause: readonly number[], literal: Swap['literal']): string 
     .join();
 }
 
-function lagKey({ from, to, when, least, most }: ReadProblem['lags'][number], { task, literal }: Swap): string {
+function lagKey({ from, to, when, least, most }: CompiledProblem['lags'][number], { task, literal }: Swap): string {
   return [task(from), task(to), literal(when), least, most].join();
 }
 
-type User = ReadProblem['resources'][number]['users'][number] & { readonly resource: number };
+type User = CompiledProblem['resources'][number]['users'][number] & { readonly resource: number };
 
-function usersOf({ resources }: ReadProblem): User[] {
+function usersOf({ resources }: CompiledProblem): User[] {
   return resources.flatMap(({ users }, resource) => users.map((user) => ({ ...user, resource })));
 }
 
@@ -149,7 +149,7 @@ function userKey({ resource, task: own, amount, minutes, when }: User, { task, l
 }
 
 /** Everything about a task but its lags and the names of its literals. */
-function tellings({ minutes, modes, presence, resources, earliest, latest, dues, tail }: ReadProblem): string[] {
+function tellings({ minutes, modes, presence, resources, earliest, latest, dues, tail }: CompiledProblem): string[] {
   const needs = minutes.map((): string[] => []);
   for (const [r, { users }] of resources.entries()) {
     for (const { task, amount, minutes: own } of users) needs[task]?.push(`${r}x${amount}for${own}`);

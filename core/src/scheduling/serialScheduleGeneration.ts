@@ -1,5 +1,5 @@
-import { openFrom } from './holes';
-import { type ReadLag, type ReadProblem } from './compiledProblem';
+import { openFrom } from './forbiddenStarts';
+import { type CompiledLag, type CompiledProblem } from './compiledProblem';
 import { orderOf } from './precedenceGraph';
 
 /** How often a block is begun anew because what follows in it could not follow soon enough. */
@@ -15,12 +15,12 @@ const MOST_TRIES = 300;
  * @param blocks as {@link blocksOf} has them, where that is known already
  * @returns starts by task; undefined when a due time is missed or a block finds no place
  */
-export function placeInOrder(
-  problem: ReadProblem,
+export function serialScheduleGeneration(
+  problem: CompiledProblem,
   priority: ArrayLike<number>,
   blocks: readonly (readonly number[])[] = blocksOf(problem),
 ): number[] | undefined {
-  const board = new Board(problem);
+  const board = new PartialSchedule(problem);
   const blockOf = new Map(blocks.flatMap((tasks, b) => tasks.map((task) => [task, b] as const)));
   const waiting = new Array<number>(blocks.length).fill(0);
   const next = blocks.map((): number[] => []);
@@ -40,7 +40,7 @@ export function placeInOrder(
 }
 
 /** Tasks tied together by longest lags, each block in an order in which it can be laid down. */
-export function blocksOf({ minutes, lags }: ReadProblem): number[][] {
+export function blocksOf({ minutes, lags }: CompiledProblem): number[][] {
   const order = chainByChain(minutes.length, lags);
   const part = minutes.map((_, i) => i);
   const find = (i: number): number => {
@@ -50,7 +50,7 @@ export function blocksOf({ minutes, lags }: ReadProblem): number[][] {
   for (const { from, to, most } of lags) if (most < Infinity) part[find(from)] = find(to);
   const blocks = grouped(order, find);
   const indexOf = new Map(blocks.flatMap((tasks, b) => tasks.map((task) => [task, b] as const)));
-  const between = lags.flatMap((lag): ReadLag[] => {
+  const between = lags.flatMap((lag): CompiledLag[] => {
     const [from, to] = [indexOf.get(lag.from) as number, indexOf.get(lag.to) as number];
     return from === to ? [] : [{ ...lag, from, to }];
   });
@@ -62,7 +62,7 @@ export function blocksOf({ minutes, lags }: ReadProblem): number[][] {
  * Tasks with what they wait for first, a chain followed to its end before the next is begun: what must follow soon is laid
  * down close by.
  */
-function chainByChain(count: number, lags: readonly ReadLag[]): number[] {
+function chainByChain(count: number, lags: readonly CompiledLag[]): number[] {
   const waiting = new Array<number>(count).fill(0);
   const next = Array.from({ length: count }, (): number[] => []);
   for (const { from, to } of lags) {
@@ -95,13 +95,13 @@ interface Need {
 }
 
 /** Where tasks lie so far. */
-class Board {
+class PartialSchedule {
   readonly starts: number[];
   private readonly needs: Need[][];
-  private readonly before: ReadLag[][];
+  private readonly before: CompiledLag[][];
   private readonly earliest: number[];
 
-  constructor(private readonly problem: ReadProblem) {
+  constructor(private readonly problem: CompiledProblem) {
     const count = problem.minutes.length;
     this.starts = new Array<number>(count).fill(-1);
     this.earliest = [...problem.earliest];
@@ -132,7 +132,7 @@ class Board {
 
   /** What a task must follow soon may not lie earlier than that, nor what goes before it in turn. */
   private putOff(task: number, at: number): void {
-    for (const { from, most } of this.before[task] as ReadLag[]) {
+    for (const { from, most } of this.before[task] as CompiledLag[]) {
       const notBefore = at - most - (this.problem.minutes[from] as number);
       if (notBefore <= (this.earliest[from] as number)) continue;
       this.earliest[from] = notBefore;
@@ -145,7 +145,7 @@ class Board {
     const at = this.earliestFree(task);
     const { minutes, latest } = this.problem;
     if (at > (latest[task] as number)) return false;
-    for (const { from, most } of this.before[task] as ReadLag[]) {
+    for (const { from, most } of this.before[task] as CompiledLag[]) {
       if (at > (this.starts[from] as number) + (minutes[from] as number) + most) return false;
     }
     this.starts[task] = at;
@@ -167,7 +167,7 @@ class Board {
     const { minutes, holes } = this.problem;
     const length = minutes[task] as number;
     let at = this.earliest[task] as number;
-    for (const { from, least } of this.before[task] as ReadLag[]) {
+    for (const { from, least } of this.before[task] as CompiledLag[]) {
       at = Math.max(at, (this.starts[from] as number) + (minutes[from] as number) + least);
     }
     for (let moved = true; moved;) {

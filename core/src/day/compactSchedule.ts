@@ -5,7 +5,7 @@ import { type DayProblem, type ScheduledTask } from './dayProblem';
  * A schedule as a cook would have it, with the same end: every step as early as the others allow, and what may wait (tasks
  * marked `late`: heating the water) as late as what follows it allows. No rule is broken by it.
  */
-export function settled(problem: DayProblem, schedule: readonly ScheduledTask[]): ScheduledTask[] {
+export function compactSchedule(problem: DayProblem, schedule: readonly ScheduledTask[]): ScheduledTask[] {
   const tasks = [...schedule].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
   for (const [k, own] of tasks.entries()) {
     if (!own.task.late) tasks[k] = firstFree(problem, own, tasks, earliestFor(own, tasks), own.startMin);
