@@ -1,3 +1,10 @@
+/** Why a bound rose. */
+export const DECIDED = 0;
+export const BY_CLAUSE = 1;
+export const BY_DIFFERENCE = 2;
+/** By a list of facts that were noted when it rose. */
+export const BY_FACTS = 3;
+
 /**
  * The bounds of whole-number variables, with a trail to go back on.
  *

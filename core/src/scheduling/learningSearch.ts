@@ -1,36 +1,18 @@
 import { ActivityHeap } from './activityHeap';
-import { Bounds } from './bounds';
+import { Bounds, BY_CLAUSE, BY_DIFFERENCE, BY_FACTS, DECIDED } from './bounds';
+import { ClauseDatabase } from './clauseDatabase';
+import { ConflictAnalysis } from './conflictAnalysis';
 import { type DifferenceConstraints, differencesInRows } from './differenceConstraints';
+import { Reasons } from './reasons';
 
-/** Why a bound rose. */
-const DECIDED = 0;
-const BY_CLAUSE = 1;
-const BY_LINK = 2;
-/** By a list of facts that were noted when it rose. */
-const BY_FACTS = 3;
-
-const NOTHING = -2_147_483_648;
 const RESCALE_AT = 1e100;
 const ACTIVITY_DECAY = 0.95;
-/** Learned clauses kept before the less used half is dropped, and by how much that number grows each time. */
-const FIRST_KEPT = 4_000;
-const KEPT_GROWTH = 1.1;
-/** Clauses over so few levels are never dropped. Audemard and Simon 2009. */
-const GLUE = 3;
-
-/** At least one of its literals holds: pairs of bound variable and bound. The first two are watched. */
-interface Clause {
-  readonly literals: Int32Array;
-  readonly lbd: number;
-  activity: number;
-  dropped: boolean;
-}
 
 /** A rule that looks at many variables at once; it raises bounds and says why. */
 export interface Propagator {
   /** The bound variables it wants to hear of. */
   readonly boundVars: readonly number[];
-  /** False when the rule is broken: then `search.refute` was called. */
+  /** False when the rule is broken: then `search.fail` was called. */
   propagate(search: LearningSearch): boolean;
 }
 
@@ -54,39 +36,35 @@ export class LearningSearch {
   conflicts = 0;
   /** Below the root the dearest rules are asked every so many times they could be. */
   patience = 1;
-  private bump = 1;
   /** Rows of five, as they are told: from, to, gap, ifVar, ifBound. */
   private readonly addedDifferences: number[] = [];
   private differences: DifferenceConstraints | undefined;
-  /** Links that wait for a condition, by the condition's bound variable. */
+  /** Those that wait for a condition, by the condition's bound variable. */
   private conditionalDifferences: readonly Int32Array[] = [];
   /** Pairs (from, to): a bound in from <= at < to is raised to `to`. */
   private readonly forbidden: (number[] | undefined)[];
-  private readonly watching: { clauses: Clause[]; bounds: number[] }[];
+  private readonly clauses: ClauseDatabase;
+  private readonly reasons: Reasons;
+  private readonly analysis: ConflictAnalysis;
   private readonly propagators: Propagator[] = [];
   private readonly listeners: number[][];
   private readonly awake: number[] = [];
-  private learned: Clause[] = [];
-  private kept = FIRST_KEPT;
-  private facts = new Int32Array(4096);
-  private factsLength = 0;
   private head = 0;
   private broken = false;
   private conflict: number[] = [];
-  private readonly need: Int32Array;
-  private readonly needPlace: Int32Array;
 
-  constructor(least: readonly number[], most: readonly number[]) {
+  /** @param mostLearned learned clauses kept before the less used half is dropped */
+  constructor(least: readonly number[], most: readonly number[], mostLearned?: number) {
     this.bounds = new Bounds(least, most);
     const boundVars = 2 * least.length;
     this.activity = new Float64Array(least.length);
     this.hottest = new ActivityHeap(this.activity);
     this.bounds.heap = this.hottest;
     this.forbidden = Array.from({ length: boundVars }, () => undefined);
-    this.watching = Array.from({ length: boundVars }, () => ({ clauses: [], bounds: [] }));
     this.listeners = Array.from({ length: boundVars }, () => []);
-    this.need = new Int32Array(boundVars).fill(NOTHING);
-    this.needPlace = new Int32Array(boundVars).fill(-1);
+    this.clauses = new ClauseDatabase(this.bounds, mostLearned);
+    this.reasons = new Reasons(this.bounds, this.clauses, () => (this.differences ??= this.inRows()));
+    this.analysis = new ConflictAnalysis(this.bounds, this.reasons, (variable) => this.bumpActivity(variable));
   }
 
   /** Rule: to >= from + gap between two variables, always or as soon as (ifVar >= ifBound). */
@@ -147,8 +125,11 @@ export class LearningSearch {
           this.broken = true;
           return 'impossible';
         }
-        this.bump /= ACTIVITY_DECAY;
-        if (this.learned.length > this.kept) this.reduceClauses();
+        this.clauses.bump /= ACTIVITY_DECAY;
+        if (this.clauses.isFull) {
+          this.undoTo(0);
+          this.clauses.reduce();
+        }
         if (this.conflicts >= stopAt) {
           this.undoTo(0);
           return 'undecided';
@@ -172,7 +153,7 @@ export class LearningSearch {
   undoTo(level: number): void {
     this.bounds.undoTo(level);
     this.head = Math.min(this.head, this.bounds.length);
-    if (level === 0) this.factsLength = 0;
+    if (level === 0) this.reasons.facts.clear();
     this.awake.fill(1);
   }
 
@@ -183,7 +164,7 @@ export class LearningSearch {
       this.conflict = [...facts, boundVar ^ 1, 1 - bound];
       return false;
     }
-    this.bounds.raise(boundVar, bound, BY_FACTS, this.note(facts));
+    this.bounds.raise(boundVar, bound, BY_FACTS, this.reasons.facts.note(facts));
     return true;
   }
 
@@ -203,7 +184,25 @@ export class LearningSearch {
     }
     if (open.length === 0) this.broken = true;
     else if (open.length === 2) this.bounds.raise(open[0] as number, open[1] as number, DECIDED, 0);
-    else this.watch({ literals: Int32Array.from(open), lbd: 0, activity: 0, dropped: false });
+    else this.clauses.add(open);
+  }
+
+  /** Learned clauses that are kept: each follows from the rules alone. */
+  get learnedClauses(): readonly Int32Array[] {
+    return this.clauses.learnedClauses.map(({ literals }) => literals);
+  }
+
+  /** Learns from the conflict, and goes back to where that first says something. False when it holds at level 0. */
+  private learn(): boolean {
+    const newest = this.analysis.newestLevel(this.conflict);
+    if (newest === 0) return false;
+    this.undoTo(newest);
+    const { literals, backTo, lbd } = this.analysis.learn(this.conflict, newest);
+    this.undoTo(backTo);
+    const [boundVar = 0, bound = 0] = literals;
+    if (literals.length === 2) this.bounds.raise(boundVar, bound, DECIDED, 0);
+    else this.bounds.raise(boundVar, bound, BY_CLAUSE, this.clauses.learn(literals, lbd));
+    return true;
   }
 
   private decide(boundVar: number, bound: number): void {
@@ -216,20 +215,6 @@ export class LearningSearch {
     const { links, waiting } = differencesInRows(this.addedDifferences, this.listeners.length);
     this.conditionalDifferences = waiting;
     return links;
-  }
-
-  private note(facts: readonly number[]): number {
-    const start = this.factsLength;
-    const end = start + 1 + facts.length;
-    if (end > this.facts.length) {
-      const wider = new Int32Array(Math.max(end, 2 * this.facts.length));
-      wider.set(this.facts);
-      this.facts = wider;
-    }
-    this.facts[start] = facts.length;
-    for (let i = 0; i < facts.length; i++) this.facts[start + 1 + i] = facts[i] as number;
-    this.factsLength = end;
-    return start;
   }
 
   private propagate(): boolean {
@@ -283,7 +268,10 @@ export class LearningSearch {
       const row = waiting[k] as number;
       if ((links.ifBound[row] as number) <= now && !this.propagateDifference(links, row)) return false;
     }
-    return this.notifyClauses(boundVar);
+    const clause = this.clauses.propagate(boundVar);
+    if (!clause) return true;
+    this.clauses.use(clause);
+    return this.fail(opposites(clause.literals));
   }
 
   private propagateDifference(links: DifferenceConstraints, row: number): boolean {
@@ -308,266 +296,21 @@ export class LearningSearch {
       if (ifVar >= 0) this.conflict.push(ifVar, ifBound);
       return false;
     }
-    this.bounds.raise(to, bound, BY_LINK, row);
+    this.bounds.raise(to, bound, BY_DIFFERENCE, row);
     return true;
-  }
-
-  private notifyClauses(boundVar: number): boolean {
-    const { bounds } = this;
-    const { at } = bounds;
-    const list = this.watching[boundVar] as { clauses: Clause[]; bounds: number[] };
-    const now = at[boundVar] as number;
-    const { clauses, bounds: triggers } = list;
-    const count = clauses.length;
-    // Most are not reached yet: those in front stay where they are.
-    let keep = 0;
-    while (keep < count && (triggers[keep] as number) > now) keep++;
-    if (keep === count) return true;
-    for (let k = keep; k < count; k++) {
-      const clause = clauses[k] as Clause;
-      const trigger = triggers[k] as number;
-      if (trigger > now) {
-        clauses[keep] = clause;
-        triggers[keep++] = trigger;
-        continue;
-      }
-      if (clause.dropped) continue;
-      const { literals } = clause;
-      const falseVar = boundVar ^ 1;
-      if (literals[0] === falseVar && literals[1] === 1 - trigger) {
-        literals[0] = literals[2] as number;
-        literals[1] = literals[3] as number;
-        literals[2] = falseVar;
-        literals[3] = 1 - trigger;
-      }
-      const firstVar = literals[0] as number;
-      const firstBound = literals[1] as number;
-      if ((at[firstVar] as number) >= firstBound) {
-        clauses[keep] = clause;
-        triggers[keep++] = trigger;
-        continue;
-      }
-      let moved = false;
-      for (let i = 4; i < literals.length; i += 2) {
-        const otherVar = literals[i] as number;
-        const otherBound = literals[i + 1] as number;
-        if ((at[otherVar ^ 1] as number) > -otherBound) continue;
-        literals[2] = otherVar;
-        literals[3] = otherBound;
-        literals[i] = falseVar;
-        literals[i + 1] = 1 - trigger;
-        const other = this.watching[otherVar ^ 1] as { clauses: Clause[]; bounds: number[] };
-        other.clauses.push(clause);
-        other.bounds.push(1 - otherBound);
-        moved = true;
-        break;
-      }
-      if (moved) continue;
-      clauses[keep] = clause;
-      triggers[keep++] = trigger;
-      if ((at[firstVar ^ 1] as number) > -firstBound) {
-        if (keep < k + 1) {
-          for (let rest = k + 1; rest < clauses.length; rest++) {
-            clauses[keep] = clauses[rest] as Clause;
-            triggers[keep++] = triggers[rest] as number;
-          }
-          clauses.length = keep;
-          triggers.length = keep;
-        }
-        this.conflict = opposites(literals, 0);
-        this.bumpClause(clause);
-        return false;
-      }
-      bounds.raise(firstVar, firstBound, BY_CLAUSE, this.indexOf(clause));
-    }
-    if (keep < count) {
-      clauses.length = keep;
-      triggers.length = keep;
-    }
-    return true;
-  }
-
-  /** Clauses that are somebody's reason, by number. */
-  private readonly reasons: Clause[] = [];
-  private readonly reasonIndex = new Map<Clause, number>();
-
-  private indexOf(clause: Clause): number {
-    const known = this.reasonIndex.get(clause);
-    if (known !== undefined) return known;
-    const index = this.reasons.push(clause) - 1;
-    this.reasonIndex.set(clause, index);
-    return index;
-  }
-
-  private watch(clause: Clause): void {
-    for (const i of [0, 2]) {
-      const boundVar = clause.literals[i] as number;
-      const list = this.watching[boundVar ^ 1] as { clauses: Clause[]; bounds: number[] };
-      list.clauses.push(clause);
-      list.bounds.push(1 - (clause.literals[i + 1] as number));
-    }
-  }
-
-  /** The facts that made entry t of the trail reach a bound. */
-  private reasonOf(t: number, boundVar: number, bound: number, to: (boundVar: number, bound: number) => void): void {
-    const { bounds } = this;
-    const reason = bounds.reason[t] as number;
-    switch (bounds.reasonKind[t]) {
-      case BY_LINK: {
-        const { from, gap, ifVar, ifBound } = this.differences as DifferenceConstraints;
-        to(from[reason] as number, bound - (gap[reason] as number));
-        if ((ifVar[reason] as number) >= 0) to(ifVar[reason] as number, ifBound[reason] as number);
-        return;
-      }
-      case BY_FACTS: {
-        const length = this.facts[reason] as number;
-        for (let i = reason + 1; i <= reason + length; i += 2) {
-          to(this.facts[i] as number, this.facts[i + 1] as number);
-        }
-        return;
-      }
-      case BY_CLAUSE: {
-        const { literals } = this.reasons[reason] as Clause;
-        this.bumpClause(this.reasons[reason] as Clause);
-        for (let i = 0; i < literals.length; i += 2) {
-          if (literals[i] === boundVar && (literals[i + 1] as number) >= bound) continue;
-          to((literals[i] as number) ^ 1, 1 - (literals[i + 1] as number));
-        }
-        return;
-      }
-      default:
-        throw new Error('a decision has no reason');
-    }
-  }
-
-  /**
-   * Learns from the conflict: works back along the trail to the first bound of the newest level through which all of it
-   * runs, keeps the opposite as a clause and goes back to where the clause first says something. False when the conflict
-   * holds at level 0.
-   */
-  private learn(): boolean {
-    const { bounds, need, needPlace } = this;
-    let newest = 0;
-    for (let i = 0; i < this.conflict.length; i += 2) {
-      const place = bounds.placeOf(this.conflict[i] as number, this.conflict[i + 1] as number);
-      newest = Math.max(newest, bounds.levelOf(place));
-    }
-    if (newest === 0) return false;
-    this.undoTo(newest);
-    const levelStart = bounds.levels[newest - 1] as number;
-    const rootLength = bounds.rootLength;
-    const touched: number[] = [];
-    let open = 0;
-    const add = (boundVar: number, bound: number) => {
-      const old = need[boundVar] as number;
-      if (old >= bound) return;
-      const place = bounds.placeOf(boundVar, bound);
-      if (place < rootLength) return;
-      if (place >= levelStart && (old === NOTHING || (needPlace[boundVar] as number) < levelStart)) open++;
-      if (old === NOTHING) touched.push(boundVar);
-      need[boundVar] = bound;
-      needPlace[boundVar] = place;
-      this.bumpActivity(boundVar >> 1);
-    };
-    for (let i = 0; i < this.conflict.length; i += 2) {
-      add(this.conflict[i] as number, this.conflict[i + 1] as number);
-    }
-    let t = bounds.length - 1;
-    let boundVar = 0;
-    for (; ; t--) {
-      boundVar = bounds.boundVar[t] as number;
-      if (need[boundVar] === NOTHING || needPlace[boundVar] !== t) continue;
-      if (open === 1) break;
-      const bound = need[boundVar] as number;
-      need[boundVar] = NOTHING;
-      open--;
-      this.reasonOf(t, boundVar, bound, add);
-    }
-    const literals: number[] = [boundVar ^ 1, 1 - (need[boundVar] as number)];
-    const seen = new Set(touched);
-    seen.delete(boundVar);
-    let back = 0;
-    const levels = new Set<number>();
-    for (const other of seen) {
-      const bound = need[other] as number;
-      if (bound === NOTHING || this.isRedundant(other, bound, rootLength)) continue;
-      const level = bounds.levelOf(needPlace[other] as number);
-      levels.add(level);
-      literals.push(other ^ 1, 1 - bound);
-      if (level <= back) continue;
-      back = level;
-      // The literal of the highest level is watched beside the first.
-      const end = literals.length - 2;
-      [literals[2], literals[end]] = [literals[end] as number, literals[2] as number];
-      [literals[3], literals[end + 1]] = [literals[end + 1] as number, literals[3] as number];
-    }
-    for (const other of touched) need[other] = NOTHING;
-    this.undoTo(back);
-    this.keepLearned(literals, levels.size + 1);
-    return true;
-  }
-
-  /** Whether a needed fact follows from the other needed ones, so that the clause can do without it. */
-  private isRedundant(boundVar: number, bound: number, rootLength: number): boolean {
-    const t = this.needPlace[boundVar] as number;
-    if (this.bounds.reasonKind[t] === DECIDED) return false;
-    let all = true;
-    this.reasonOf(t, boundVar, bound, (other, otherBound) => {
-      // Only from what came before it on the trail: else two facts could vouch for each other and both be left out.
-      if (!all || ((this.need[other] as number) >= otherBound && (this.needPlace[other] as number) < t)) return;
-      if (this.bounds.placeOf(other, otherBound) >= rootLength) all = false;
-    });
-    return all;
-  }
-
-  private keepLearned(literals: readonly number[], levels: number): void {
-    const boundVar = literals[0] as number;
-    const bound = literals[1] as number;
-    if (literals.length === 2) {
-      this.bounds.raise(boundVar, bound, DECIDED, 0);
-      return;
-    }
-    const clause: Clause = { literals: Int32Array.from(literals), lbd: levels, activity: this.bump, dropped: false };
-    this.learned.push(clause);
-    this.watch(clause);
-    this.bounds.raise(boundVar, bound, BY_CLAUSE, this.indexOf(clause));
-  }
-
-  private bumpClause(clause: Clause): void {
-    clause.activity = this.bump;
   }
 
   private bumpActivity(variable: number): void {
-    const next = ((this.activity[variable] as number) += this.bump);
+    const next = ((this.activity[variable] as number) += this.clauses.bump);
     this.hottest.risen(variable);
     if (next < RESCALE_AT) return;
     for (let v = 0; v < this.activity.length; v++) (this.activity[v] as number) *= 1 / RESCALE_AT;
-    for (const clause of this.learned) clause.activity /= RESCALE_AT;
-    this.bump /= RESCALE_AT;
-  }
-
-  /** Drops the half of the learned clauses that was used least lately. */
-  private reduceClauses(): void {
-    this.undoTo(0);
-    this.reasons.length = 0;
-    this.reasonIndex.clear();
-    const candidates = this.learned.filter(({ lbd: levels }) => levels > GLUE).sort((a, b) => a.activity - b.activity);
-    for (const clause of candidates.slice(0, candidates.length >> 1)) clause.dropped = true;
-    this.learned = this.learned.filter(({ dropped }) => !dropped);
-    for (const list of this.watching) {
-      const live = list.clauses.map((clause, i) => ({ clause, bound: list.bounds[i] as number }));
-      const kept = live.filter(({ clause }) => !clause.dropped);
-      list.clauses = kept.map(({ clause }) => clause);
-      list.bounds = kept.map(({ bound }) => bound);
-    }
-    this.kept *= KEPT_GROWTH;
+    this.clauses.rescale(1 / RESCALE_AT);
   }
 }
 
-function opposites(literals: Int32Array, from: number): number[] {
+function opposites(literals: Int32Array): number[] {
   const facts: number[] = [];
-  for (let i = from; i < literals.length; i += 2) {
-    facts.push((literals[i] as number) ^ 1, 1 - (literals[i + 1] as number));
-  }
+  for (let i = 0; i < literals.length; i += 2) facts.push((literals[i] as number) ^ 1, 1 - (literals[i + 1] as number));
   return facts;
 }
