@@ -7,26 +7,24 @@ import { LearningSearch } from './learningSearch';
 interface Rules {
   readonly most: readonly number[];
   readonly clauses: readonly (readonly (readonly [boundVar: number, bound: number])[])[];
-  readonly differences: readonly (readonly [from: number, to: number, gap: number, ifVar: number, ifBound: number])[];
+  readonly differences: readonly Difference[];
   readonly holes: readonly (readonly [variable: number, first: number, last: number])[];
 }
+
+/** to >= from + gap, always (ifVar -1) or as soon as (ifVar >= ifBound). */
+type Difference = readonly [from: number, to: number, gap: number, ifVar: number, ifBound: number];
 
 const MOST = 2;
 
 const rulesOf = (variables: number) =>
   fc.record<Rules>({
     most: fc.array(fc.integer({ min: 1, max: MOST }), { minLength: variables, maxLength: variables }),
-    clauses: fc.array(fc.array(literalOf(variables), { minLength: 3, maxLength: 4 }), { minLength: 30, maxLength: 70 }),
+    clauses: fc.array(fc.array(literalOf(variables), { minLength: 3, maxLength: 4 }), { minLength: 16, maxLength: 50 }),
     differences: fc.array(
       fc
-        .tuple(
-          fc.nat(variables - 1),
-          fc.nat(variables - 1),
-          fc.integer({ min: -2, max: 1 }),
-          fc.option(literalOf(variables), { freq: 3, nil: undefined }),
-        )
-        .map(([from, to, gap, when]) => [from, to, gap, when?.[0] ?? -1, when?.[1] ?? 0] as const),
-      { maxLength: 3 },
+        .tuple(fc.nat(variables - 1), fc.nat(variables - 1), fc.integer({ min: -1, max: 1 }), literalOf(variables))
+        .map(([from, to, gap, when]) => (gap < 0 ? [from, to, gap, -1, 0] : [from, to, gap, ...when]) as Difference),
+      { minLength: 4, maxLength: 16 },
     ),
     holes: fc.array(
       fc.tuple(fc.nat(variables - 1), fc.integer({ min: 1, max: MOST })).map(([v, at]) => [v, at, at] as const),
