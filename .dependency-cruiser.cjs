@@ -1,5 +1,6 @@
 /** The order of the work: a later folder of core may use an earlier one, never the reverse. */
 const ORDER = [
+  'math',
   'scheduling',
   'measure',
   'handbook',

@@ -1,5 +1,4 @@
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { drawsFrom } from '../src/math/draws';
 
 /** Chance with a seed, for simulated households: the same seed, the same household. */
 export interface Chance {
@@ -9,12 +8,10 @@ export interface Chance {
 }
 
 export function chanceFrom(seed: number): Chance {
-  const generator = xoroshiro128plus(seed);
-  const unit = () => uniformFloat64(generator);
+  const { unit, normal } = drawsFrom(seed);
   return {
     uniform: (low, high) => low + (high - low) * unit(),
-    // G. E. P. Box, M. E. Muller, "A note on the generation of random normal deviates", 1958.
-    normal: (mean, spread) => mean + spread * Math.sqrt(-2 * Math.log(1 - unit())) * Math.cos(2 * Math.PI * unit()),
+    normal: (mean, spread) => mean + spread * normal(),
     oneOf: (list) => list[Math.min(list.length - 1, Math.floor(unit() * list.length))] as (typeof list)[number],
   };
 }

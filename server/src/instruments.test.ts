@@ -1,6 +1,6 @@
 import { connect, type AddressInfo, type Server, type Socket } from 'node:net';
 import { createServer as createHttp } from 'node:http';
-import { drawsFrom } from '@hoddle/core/measure/draws';
+import { drawsFrom } from '@hoddle/core/math/draws';
 import { v7 as uuidV7 } from 'uuid';
 import { WebSocket } from 'ws';
 import { ownHosts } from './access/hosts';

@@ -1,5 +1,5 @@
 import { type ProduceId } from '@hoddle/core/handbook/produce';
-import { type Range } from '@hoddle/core/measure/range';
+import { type Range } from '@hoddle/core/math/range';
 import { useId, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Defs, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';

@@ -1,5 +1,5 @@
 import { type JarSize } from '../handbook/jars';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 import { boilingPointF } from '../process/boilingPoint';
 import { type Method, type Way } from '../process/method';
 import { type Canner, isPressure, type OwnJar } from './canner';

@@ -1,6 +1,6 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { minimize } from './lbfgs';
+import { minimize } from '../math/lbfgs';
 
 export interface Centre {
   readonly x: number;

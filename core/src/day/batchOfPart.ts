@@ -7,7 +7,7 @@ import { type ProduceId } from '../handbook/produce';
 import { type ProductRow } from '../handbook/products';
 import { type Lot } from '../harvest/onHand';
 import { type PickUse } from '../harvest/pick';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 import { type HouseholdPages } from '../process/findProcess';
 import { cardForCrop } from '../yields/cardForCrop';
 import { estimateJars } from '../yields/estimateJars';

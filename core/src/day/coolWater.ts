@@ -3,7 +3,7 @@ import { ML_PER_QUART } from '../measure/amount';
 import { degreesWords } from '../measure/degreesWords';
 import { startAfter } from '../scheduling/lagBounds';
 import { cannerResource, type DayTask, HANDS } from './dayProblem';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 import { type KitchenSetup } from './kitchenSetup';
 import { type LoadOfBatch } from './sharedLoad';
 

@@ -1,4 +1,4 @@
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 import { type Lag, type ScheduleProblem, type SearchResource } from '../scheduling/scheduleProblem';
 
 export type TaskKind =

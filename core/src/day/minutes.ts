@@ -1,4 +1,4 @@
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 
 /** Minutes that something takes, from the least to the most. */
 export type Span = readonly [low: number, high: number];

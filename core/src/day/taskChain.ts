@@ -3,7 +3,7 @@ import { asTaken, heatUpKey, type HeatUpQuestion, heatUpMinutes } from '../canne
 import { COOL_MINUTES, restMinutes } from '../canner/restMinutes';
 import { countJars } from '../handbook/jars';
 import { CANNER_STEPS } from '../handbook/steps';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 import { type Batch, type CannedBatch, frozenPart, type PlannedLoad } from './batch';
 import { cannerWords } from './cannerWords';
 import { BURNERS, CANNER_BURNERS, cannerResource, type DayTask, HANDS, WATCH } from './dayProblem';

@@ -1,5 +1,5 @@
-import { type Range } from '../measure/range';
-import { weighedQuantiles } from '../measure/weighedQuantile';
+import { type Range } from '../math/range';
+import { weighedQuantiles } from '../math/weighedQuantile';
 import { type PlantingPick, picksOfPlanting } from './picksOfPlanting';
 import { type Pick } from './pick';
 import { type GardenLook, pickingSeason, type PickingSeason, type Planting, usualKg, WEEK_MS } from './planting';

@@ -1,4 +1,4 @@
-import { normalBelow } from '../measure/normal';
+import { normalBelow } from '../math/normal';
 import { type PickingSeason } from './planting';
 
 /** How the harvest of a season has come in by a time: a part from 0 to 1 of the whole. */

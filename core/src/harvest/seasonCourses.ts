@@ -1,6 +1,6 @@
-import { choleskyOf, solveWith } from '../measure/cholesky';
-import { dot } from '../measure/dot';
-import { normalBelow } from '../measure/normal';
+import { choleskyOf, solveWith } from '../math/cholesky';
+import { dot } from '../math/dot';
+import { normalBelow } from '../math/normal';
 import { harvestShape, type HarvestShape } from './harvestShape';
 import { type PlantingPick } from './picksOfPlanting';
 import { type PickingSeason, type Planting, usualKg, WEEK_MS } from './planting';

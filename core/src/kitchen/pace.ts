@@ -3,7 +3,7 @@ import { type DayKitchen } from '../day/dayKitchen';
 import { dayOf } from '../day/dayOf';
 import { isPortionLag } from '../day/portions';
 import { needsHands } from '../day/restOfDay';
-import { P90_SIGMAS } from '../measure/range';
+import { P90_SIGMAS } from '../math/range';
 import { type DayState } from './dayState';
 
 const MINUTE_MS = 60_000;

@@ -1,5 +1,5 @@
-import { type Draws, drawsFrom } from '../measure/draws';
-import { type Range } from '../measure/range';
+import { type Draws, drawsFrom } from '../math/draws';
+import { type Range } from '../math/range';
 import { bestBy, type BestMonths } from './keepsUntil';
 import { drawUse, type UseModel } from './useModel';
 

@@ -1,4 +1,4 @@
-import { type Draws } from '../measure/draws';
+import { type Draws } from '../math/draws';
 import { MONTHS, type UseRecord } from './useRecord';
 
 const DAYS_A_YEAR = 365;

@@ -2,7 +2,7 @@ import { type Card, type CardLine } from '../handbook/cards/card';
 import { JARS, type JarCount } from '../handbook/jars';
 import { productRow } from '../handbook/products';
 import { ML_PER_CUP, ML_PER_TSP } from '../measure/amount';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 
 /** A cup of sugar raises the liquid it dissolves in by about half a cup. Common practice. */
 export const CUPS_RAISED_PER_CUP_OF_SUGAR = 0.55;

@@ -5,7 +5,7 @@ import { type JarCount, type JarSize, quartsPerJar } from '../handbook/jars';
 import { productRow } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
 import { upToEighthCup } from '../measure/cookMeasure';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 import { columnFor, quartsOfJars, quartsPerBatch, quartsPerPot } from './cardColumns';
 import { isProduce, mainLine } from './cardCrops';
 import { batchesToMake, coveringLines, coveringMl, likelyCoveringMl } from './covering';

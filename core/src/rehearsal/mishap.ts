@@ -1,4 +1,4 @@
-import { type Draws } from '../measure/draws';
+import { type Draws } from '../math/draws';
 
 /** What goes wrong in kitchens. Common practice. */
 export const MISHAP_KINDS = [

@@ -3,7 +3,7 @@ import { needsHands } from '../day/restOfDay';
 import { boilRuns } from '../kitchen/boilRuns';
 import { type KitchenEvent } from '../kitchen/kitchenEvent';
 import { type LoadInDay, progressOf, type RunningDay } from '../kitchen/progressOf';
-import { drawsFrom, drawsOf } from '../measure/draws';
+import { drawsFrom, drawsOf } from '../math/draws';
 import { drawLuck } from '../replay/dayLuck';
 import { drawMishaps, type Mishap, type MishapKind } from './mishap';
 import { boilsAt, potTruth, type PotTruth } from './potTruth';

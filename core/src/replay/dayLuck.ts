@@ -1,7 +1,7 @@
 import { type DayTask } from '../day/dayProblem';
 import { needsHands } from '../day/restOfDay';
-import { type Draws } from '../measure/draws';
-import { P90_SIGMAS } from '../measure/range';
+import { type Draws } from '../math/draws';
+import { P90_SIGMAS } from '../math/range';
 import { type DayLuck } from './dayWorld';
 
 /** Part of a task's deviation that the whole day shares: a slow morning is a slow afternoon. Common practice. */

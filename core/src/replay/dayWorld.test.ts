@@ -3,7 +3,7 @@ import { randomDay } from '../../bench/day/randomDay';
 import { isCannerResource } from '../day/dayProblem';
 import { planDay } from '../day/planDay';
 import { problemOf } from '../day/questionOfDay';
-import { drawsFrom } from '../measure/draws';
+import { drawsFrom } from '../math/draws';
 import { drawLuck } from './dayLuck';
 import { groundOf } from './dayGround';
 import { liveThrough, replayDay } from './replayDay';

@@ -1,5 +1,5 @@
 import { type DayProblem, type DayTask, type ScheduledTask } from '../day/dayProblem';
-import { drawsFrom } from '../measure/draws';
+import { drawsFrom } from '../math/draws';
 import { drawLuck } from './dayLuck';
 import { type DayGround, groundOf } from './dayGround';
 import { type DayLuck, DayWorld } from './dayWorld';

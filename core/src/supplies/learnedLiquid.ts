@@ -1,7 +1,7 @@
 import { type Card } from '../handbook/cards/card';
 import { quartsPerJar } from '../handbook/jars';
 import { ML_PER_QUART } from '../measure/amount';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 import { likelyCoveringMl } from '../recipe/covering';
 import { recipeFor } from '../recipe/recipeFor';
 import { type BatchRecord } from '../yields/batchRecord';

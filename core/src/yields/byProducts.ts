@@ -1,7 +1,7 @@
 import { produceRow, type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
 import { type LeftKind } from '../harvest/leftOf';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 import { type BatchRecord } from './batchRecord';
 import { mostThinJuice, thinJuiceQuarts } from './thinJuice';
 

@@ -3,7 +3,7 @@ import { produceRow, type ProduceId } from '../handbook/produce';
 import { type JarSize, quartsPerJar } from '../handbook/jars';
 import { allProducts, findProduct, type ProductId, type ProductRow } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 import { potsFor, setsByTheBox } from '../recipe/pots';
 import { quartsOfBatch } from './cardForCrop';
 import { printedYield } from './printedYield';

@@ -1,4 +1,4 @@
-import { normalBelow } from '../measure/normal';
+import { normalBelow } from '../math/normal';
 
 /** One of several normal distributions that an answer is made of. */
 export interface MixturePart {

@@ -2,7 +2,7 @@ import { type ProduceId } from '../handbook/produce';
 import { rememberedOfPages } from '../handbook/laidBeside';
 import { isMadeOf, type ProductId, productRow } from '../handbook/products';
 import { QUANTITIES, type QuantityRow } from '../handbook/quantity';
-import { P90_SIGMAS } from '../measure/range';
+import { P90_SIGMAS } from '../math/range';
 import { type CropCard, cardForCrop, quartsOfBatch } from './cardForCrop';
 
 /** Pounds of produce for one quart of jar as printed, log-normal: a median and how far the page disagrees with itself. */

@@ -1,7 +1,7 @@
 import { type JarSize, quartsPerJar } from '../handbook/jars';
 import { type ProduceId } from '../handbook/produce';
 import { type ProductRow } from '../handbook/products';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 import { type ByProduct, byProductsOf } from './byProducts';
 import { estimateJars, productsFrom } from './estimateJars';
 import { type MissingProduce, missingFor } from './otherCrops';

@@ -1,7 +1,7 @@
 import { type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
-import { choleskyOf, halfLogDeterminant, solveWith } from '../measure/cholesky';
-import { dot } from '../measure/dot';
+import { choleskyOf, halfLogDeterminant, solveWith } from '../math/cholesky';
+import { dot } from '../math/dot';
 import { BATCH_SPREADS, CROP, DEVIATIONS, productSpreadOf, RECIPE } from './yieldPrior';
 
 /** One batch as the model sees it: how far its pounds a quart were from the printed ones, on the log scale. */

@@ -1,5 +1,5 @@
 import { countJars, JARS, type JarSize } from '../handbook/jars';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 
 /** "5 to 8"; undefined where nine in ten and one in ten are the same whole jar: a range of one is none. */
 export function spanWords({ p10, p90 }: Pick<Range, 'p10' | 'p90'>): string | undefined {

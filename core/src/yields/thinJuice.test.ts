@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { drawsFrom } from '../measure/draws';
+import { drawsFrom } from '../math/draws';
 import { type BatchRecord, NOTHING_MORE } from './batchRecord';
 import { mostThinJuice, thinJuiceQuarts } from './thinJuice';
 

@@ -1,7 +1,7 @@
 import { type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
 import { KG_PER_LB, ML_PER_QUART } from '../measure/amount';
-import { P90_SIGMAS, type Range } from '../measure/range';
+import { P90_SIGMAS, type Range } from '../math/range';
 import { outputsOf } from '../recipe/potOutputs';
 import { type BatchRecord } from './batchRecord';
 import { printedYield } from './printedYield';

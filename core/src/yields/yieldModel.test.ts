@@ -1,5 +1,3 @@
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { type ProduceId } from '../handbook/produce';
 import { type ProductId } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
@@ -7,6 +5,7 @@ import { type BatchRecord, NOTHING_MORE } from './batchRecord';
 import { mixtureQuantile } from './mixture';
 import { printedYield } from './printedYield';
 import { learnYields } from './yieldModel';
+import { drawsFrom } from '../math/draws';
 import { basisWords, yieldRange } from './yieldRange';
 
 const YEAR = 365.25 * 24 * 60 * 60_000;
@@ -39,9 +38,7 @@ function recordOf([crop, product, deviation, yearsAgo = 0]: Sign, i: number): Ba
  * the batches, and the next batch of each. The figures are those of docs/yields-and-harvest.md.
  */
 function byBruteForce(signs: readonly Sign[], crop: ProduceId, product: ProductId, kitchens: number) {
-  const random = xoroshiro128plus(7);
-  const unit = () => uniformFloat64(random);
-  const normal = () => Math.sqrt(-2 * Math.log(1 - unit())) * Math.cos(2 * Math.PI * unit());
+  const { unit, normal } = drawsFrom(7);
   const oneOf = (list: readonly (readonly [chance: number, spread: number])[]) => {
     let left = unit();
     return list.find(([chance]) => (left -= chance) < 0)?.[1] ?? list.at(-1)![1];

@@ -3,7 +3,7 @@ import { isOwnProduct } from '../handbook/ownIds';
 import { type ProductId } from '../handbook/products';
 import { KG_PER_LB } from '../measure/amount';
 import { addedQuartsOf, type BatchRecord, lbPerQuartOf } from './batchRecord';
-import { dot } from '../measure/dot';
+import { dot } from '../math/dot';
 import { type MixturePart, mixtureOf, mixtureQuantile, NEGLIGIBLE_LOG } from './mixture';
 import { printedYield } from './printedYield';
 import { type Group, recipeOf, type Solved, solveGroups, type YieldSign } from './signGroups';

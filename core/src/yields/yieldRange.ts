@@ -3,7 +3,7 @@ import { isOwnProduct } from '../handbook/ownIds';
 import { type ProductId } from '../handbook/products';
 import { KG_PER_LB, ML_PER_QUART } from '../measure/amount';
 import { massWords } from '../measure/massWords';
-import { type Range } from '../measure/range';
+import { type Range } from '../math/range';
 import { type BatchRecord, lbPerQuartOf } from './batchRecord';
 import { madeWords } from './madeWords';
 import { mixtureQuantile } from './mixture';

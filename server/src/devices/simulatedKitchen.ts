@@ -2,7 +2,7 @@ import { type Announced } from '@hoddle/core/instruments/instrument';
 import { SimulatedPot } from '@hoddle/core/instruments/simulated/simulatedPot';
 import { type ProbeFaults, SimulatedProbe } from '@hoddle/core/instruments/simulated/simulatedProbe';
 import { SimulatedScale } from '@hoddle/core/instruments/simulated/simulatedScale';
-import { type Draws, drawsFrom } from '@hoddle/core/measure/draws';
+import { type Draws, drawsFrom } from '@hoddle/core/math/draws';
 import { boilingPointF } from '@hoddle/core/process/boilingPoint';
 
 export interface KitchenFaults {

@@ -1,5 +1,5 @@
 import { type InstrumentSettings } from '@hoddle/contract/instrument';
-import { drawsFrom } from '@hoddle/core/measure/draws';
+import { drawsFrom } from '@hoddle/core/math/draws';
 import { type WatchedLoad } from '@hoddle/core/kitchen/watchedLoad';
 import { InstrumentHub } from './instrumentHub';
 

@@ -2,7 +2,7 @@ import { inZone } from '@/store/householdZone';
 import { JARS } from '@hoddle/core/handbook/jars';
 import { type EatNext, type EatReason } from '@hoddle/core/pantry/eatNext';
 import { type JarLot, type MovementKind } from '@hoddle/core/pantry/jarLot';
-import { type Range } from '@hoddle/core/measure/range';
+import { type Range } from '@hoddle/core/math/range';
 import { readyFrom } from '@hoddle/core/pantry/keepsUntil';
 import { type PantryPlace } from '@hoddle/core/pantry/place';
 import { type StockedLot } from '@hoddle/core/pantry/shelf';

@@ -1,5 +1,5 @@
 import { produceRow, type ProduceId } from '@hoddle/core/handbook/produce';
-import { type Range } from '@hoddle/core/measure/range';
+import { type Range } from '@hoddle/core/math/range';
 import { useMemo } from 'react';
 import { useForecasts } from '@/features/harvest/garden/useForecasts';
 

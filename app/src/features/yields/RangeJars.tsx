@@ -1,5 +1,5 @@
 import { type JarSize } from '@hoddle/core/handbook/jars';
-import { type Range } from '@hoddle/core/measure/range';
+import { type Range } from '@hoddle/core/math/range';
 import { useId } from 'react';
 import Svg, { Circle, G, Line } from 'react-native-svg';
 import { COLOURS, type Mark } from '@/ui/colours';

@@ -1,4 +1,4 @@
-import { type Range } from '@hoddle/core/measure/range';
+import { type Range } from '@hoddle/core/math/range';
 import { inYieldUnit, yieldWords } from '@hoddle/core/yields/yieldRange';
 import { useState } from 'react';
 import { View } from 'react-native';

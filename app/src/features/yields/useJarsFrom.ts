@@ -5,7 +5,7 @@ import { type JarSize } from '@hoddle/core/handbook/jars';
 import { type ProductRow, productsOf } from '@hoddle/core/handbook/products';
 import { usualPack } from '@hoddle/core/handbook/usualPack';
 import { type Lot } from '@hoddle/core/harvest/onHand';
-import { type Range } from '@hoddle/core/measure/range';
+import { type Range } from '@hoddle/core/math/range';
 import { findProcess, type HouseholdPages, testedMethods } from '@hoddle/core/process/findProcess';
 import { type Method } from '@hoddle/core/process/method';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';

@@ -1,4 +1,4 @@
-import { type Draws, drawsFrom } from '../../measure/draws';
+import { type Draws, drawsFrom } from '../../math/draws';
 
 const POOL = 1 << 16;
 

@@ -1,4 +1,4 @@
-import { type Draws } from '../../measure/draws';
+import { type Draws } from '../../math/draws';
 import { boilingPointF } from '../../process/boilingPoint';
 import { findBoil } from '../findBoil';
 import { HeatCurve } from '../heatCurve';

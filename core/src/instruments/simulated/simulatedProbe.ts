@@ -1,4 +1,4 @@
-import { type Draws } from '../../measure/draws';
+import { type Draws } from '../../math/draws';
 
 export interface ProbeFaults {
   /** Spread of single readings, F. */

@@ -1,4 +1,4 @@
-import { type Draws } from '../../measure/draws';
+import { type Draws } from '../../math/draws';
 
 /** A basket that is put on: its load comes in a rush or a trickle, and swings until it hangs still. */
 export class SimulatedScale {

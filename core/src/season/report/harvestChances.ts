@@ -1,5 +1,5 @@
-import { drawsFrom, type Draws } from '../../measure/draws';
-import { type Range } from '../../measure/range';
+import { drawsFrom, type Draws } from '../../math/draws';
+import { type Range } from '../../math/range';
 import { type Outlook } from '../problem/expectedArrivals';
 import { keptFor } from '../problem/keepingWindow';
 import { type SeasonPlan } from '../problem/seasonPlan';

@@ -1,7 +1,7 @@
 import { type JarSize } from '../../handbook/jars';
 import { type ProduceId } from '../../handbook/produce';
 import { type ProductId } from '../../handbook/products';
-import { type Range } from '../../measure/range';
+import { type Range } from '../../math/range';
 import { type Priority } from '../../pantry/shelfGoal';
 import { goalRanges } from './harvestChances';
 import { handsMinutes } from '../problem/planWorth';

@@ -1,4 +1,4 @@
-import { drawsFrom } from '../../measure/draws';
+import { drawsFrom } from '../../math/draws';
 import { columnsOf, kernelOf, type Likely, likelyOf } from '../model/kernelOf';
 import { partOf, withPart } from '../model/modelPart';
 import { greedyPlan } from './greedyPlan';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { drawsFrom } from '../../measure/draws';
+import { drawsFrom } from '../../math/draws';
 import { usedFrom } from '../../pantry/runOut';
 import { learnUse } from '../../pantry/useModel';
 import { planSpring } from './planSpring';

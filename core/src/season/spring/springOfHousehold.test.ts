@@ -6,7 +6,7 @@ import { sowingRow } from '../../handbook/sowing';
 import { type Pick } from '../../harvest/pick';
 import { pickingSeason, type Planting, WEEK_MS } from '../../harvest/planting';
 import { KG_PER_LB } from '../../measure/amount';
-import { drawsFrom } from '../../measure/draws';
+import { drawsFrom } from '../../math/draws';
 import { type UseRecord } from '../../pantry/useRecord';
 import { NOTHING_LEARNED } from '../../yields/yieldRange';
 import { bedsGive } from './bedsGive';

@@ -1,7 +1,7 @@
 import { type HarvestForecast } from '@hoddle/core/harvest/forecastHarvest';
 import { type Planting, weekStart } from '@hoddle/core/harvest/planting';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
-import { type Range } from '@hoddle/core/measure/range';
+import { type Range } from '@hoddle/core/math/range';
 import { type Units } from '@/ui/amountWords';
 
 /** "60 plants", "40 row-feet", "1 tree". */

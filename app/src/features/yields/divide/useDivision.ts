@@ -8,7 +8,7 @@ import { productRow } from '@hoddle/core/handbook/products';
 import { type DividedPart, divideLots } from '@hoddle/core/harvest/divideLots';
 import { withBorder, withMass, withPart } from '@hoddle/core/harvest/divisionParts';
 import { type Lot } from '@hoddle/core/harvest/onHand';
-import { type Range } from '@hoddle/core/measure/range';
+import { type Range } from '@hoddle/core/math/range';
 import { byProductsOf, type ByProduct } from '@hoddle/core/yields/byProducts';
 import { massForJarsKg } from '@hoddle/core/yields/estimateJars';
 import { useMemo, useState } from 'react';

@@ -1,3 +1,0 @@
-declare module 'jstat' {
-  export const jStat: { normal: { cdf(x: number, mean: number, std: number): number } };
-}
