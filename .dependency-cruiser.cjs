@@ -51,7 +51,21 @@ module.exports = {
       comment: 'Screen.tsx alone frames every screen with the signal line and the demo clock.',
       severity: 'error',
       from: { path: '^app/src/ui/', pathNot: '^app/src/ui/Screen\\.tsx$' },
+      to: { path: '^app/src/(features|household|app)/' },
+    },
+    {
+      name: 'household-under-features',
+      comment: 'What several features read of the household stands on a floor of its own below them.',
+      severity: 'error',
+      from: { path: '^app/src/(household|store|ui)/' },
       to: { path: '^app/src/(features|app)/' },
+    },
+    {
+      name: 'features-apart',
+      comment: 'Today alone shows a little of each of the others.',
+      severity: 'error',
+      from: { path: '^app/src/features/([^/]+)/', pathNot: '^app/src/features/today/' },
+      to: { path: '^app/src/features/', pathNot: '^app/src/features/$1/' },
     },
     ...ORDER.map((folder, i) => ({
       name: `core-order-${folder}`,

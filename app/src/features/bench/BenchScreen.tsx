@@ -2,7 +2,7 @@ import { boilingPointF } from '@hoddle/core/process/boilingPoint';
 import { altitudeBand } from '@hoddle/core/process/altitudeBand';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { BARE_CELLS } from '@/features/process/bandCells';
+import { BARE_CELLS } from '@/household/process/bandCells';
 import { useHousehold } from '@/store/useHousehold';
 import { altitudeWords, temperatureWords } from '@/ui/amountWords';
 import { AltitudeBands } from '@/ui/AltitudeBands';

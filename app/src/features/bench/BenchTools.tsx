@@ -5,13 +5,13 @@ import { boilingPointF } from '@hoddle/core/process/boilingPoint';
 import { type Href } from 'expo-router';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
-import { useOwnRecipes } from '@/features/recipe/own/useOwnRecipes';
+import { useOwnRecipes } from '@/household/recipe/useOwnRecipes';
 import { useHousehold } from '@/store/useHousehold';
 import { temperatureWords } from '@/ui/amountWords';
 import { COLOURS } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { useLastValues } from './instrument/useRemembered';
+import { useLastValues } from '../../ui/useRemembered';
 import {
   Bottle,
   Clipboard,

@@ -15,7 +15,7 @@ import { useIsWide } from '@/ui/StationBar';
 import { Stepper } from '@/ui/Stepper';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
-import { BARE_CELLS } from '@/features/process/bandCells';
+import { BARE_CELLS } from '@/household/process/bandCells';
 import { FindAltitude } from './FindAltitude';
 import { BOILING_CANNERS, householdFrom, useHouseholdDraft } from './useHouseholdDraft';
 

@@ -10,21 +10,21 @@ import { countJars, type JarSize } from '@hoddle/core/handbook/jars';
 import { findTestedRow } from '@hoddle/core/process/findProcess';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { DosePart } from '@/features/process/DosePart';
-import { usePages } from '@/features/process/usePages';
-import { MissingLines } from '@/features/recipe/MissingLines';
-import { RecipeSheet } from '@/features/recipe/RecipeSheet';
-import { TakeLater } from '@/features/recipe/TakeLater';
+import { DosePart } from '@/ui/DosePart';
+import { usePages } from '@/household/process/usePages';
+import { MissingLines } from '@/household/recipe/MissingLines';
+import { RecipeSheet } from '@/household/recipe/RecipeSheet';
+import { TakeLater } from '@/household/recipe/TakeLater';
 import { useUnits } from '@/store/useUnits';
-import { sheetOfBatch } from '@/features/recipe/sheetOf';
-import { useBatchAmounts, useMissingOf } from '@/features/recipe/useBatchAmounts';
+import { sheetOfBatch } from '@/household/recipe/sheetOf';
+import { useBatchAmounts, useMissingOf } from '@/household/recipe/useBatchAmounts';
 import { useHousehold } from '@/store/useHousehold';
 import { Screen } from '@/ui/Screen';
 import { SmallKey } from '@/ui/SmallKey';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { Line, Part } from './ReadyLists';
-import { type Day, useDay } from './useDay';
+import { type Day, useDay } from '../../household/day/useDay';
 
 /** What must lie ready before the day begins: jars, lids, canners, tools, and what goes into the pots. */
 export function BeforeScreen() {

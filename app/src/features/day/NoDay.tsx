@@ -11,7 +11,7 @@ import { Key } from '@/ui/Key';
 import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
-import { SeasonLink } from '@/features/season/SeasonLink';
+import { SeasonLink } from '@/household/season/SeasonLink';
 import { useProposal } from './useProposal';
 
 /** No day is planned: what the produce on hand could become, to be taken or changed. */

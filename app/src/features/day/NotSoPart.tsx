@@ -10,7 +10,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
 import { widestCanner } from '@hoddle/core/canner/widestCanner';
-import { useTellDay } from '@/features/kitchen/useTellDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 import { useDayPlanStore } from '@/store/dayPlanStore';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
@@ -19,7 +19,7 @@ import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { Words } from '@/ui/Words';
 import { wishWords } from './life/wishWords';
-import { type Day } from './useDay';
+import { type Day } from '../../household/day/useDay';
 import { useFuseWords } from './useFuseWords';
 
 const MINUTE_MS = 60_000;

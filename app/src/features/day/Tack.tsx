@@ -1,12 +1,12 @@
 import { View } from 'react-native';
 import Svg, { Circle, Ellipse, Path } from 'react-native-svg';
-import { useTellDay } from '@/features/kitchen/useTellDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 import { clockTimeFrom } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { Words } from '@/ui/Words';
 import { PX_PER_MIN } from './stripScale';
 import { TimeHandle } from './TimeHandle';
-import { type DayLoad, type DayWithPlan } from './useDay';
+import { type DayLoad, type DayWithPlan } from '../../household/day/useDay';
 
 const MINUTE_MS = 60_000;
 const DAY_MIN = 24 * 60;

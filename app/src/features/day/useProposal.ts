@@ -7,11 +7,11 @@ import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { useMemo } from 'react';
 import { v7 as uuidV7 } from 'uuid';
 import { widestCanner } from '@hoddle/core/canner/widestCanner';
-import { useOnHand } from '@/features/harvest/useOnHand';
+import { useOnHand } from '@/household/harvest/useOnHand';
 import { batchOf, nextQuarter } from '@hoddle/core/day/batchOf';
-import { usePages } from '@/features/process/usePages';
+import { usePages } from '@/household/process/usePages';
 import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
-import { useLearned } from '@/features/yields/useLearned';
+import { useLearned } from '@/household/yields/useLearned';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 

@@ -16,7 +16,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { Slip } from '@/features/bench/instrument/Slip';
+import { Slip } from '@/ui/Slip';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { useUnits } from '@/store/useUnits';
@@ -25,7 +25,7 @@ import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
-import { PLACE_NAMES } from './keepingWords';
+import { PLACE_NAMES } from '../../household/harvest/keepingWords';
 
 /** What a batch leaves behind: kept with a weight, a place and a fuse, or gone with one tap. */
 export function LeftScreen({ batchId, amount, first }: { batchId: string; amount: string; first?: LeftKind }) {

@@ -10,7 +10,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { Slip } from '@/features/bench/instrument/Slip';
+import { Slip } from '@/ui/Slip';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold, useNow } from '@/store/useHousehold';
 import { useMassWords, useUnits } from '@/store/useUnits';
@@ -22,8 +22,8 @@ import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
 import { LeftMakes } from './LeftMakes';
-import { keepingOf, lotAmount, lotName, PLACE_NAMES, PLACE_WORDS } from './keepingWords';
-import { lotKey, useLeftBehind, useLots } from './useOnHand';
+import { keepingOf, lotAmount, lotName, PLACE_NAMES, PLACE_WORDS } from '../../household/harvest/keepingWords';
+import { lotKey, useLeftBehind, useLots } from '../../household/harvest/useOnHand';
 
 const ENDS: readonly { kind: LotEnd; words: string }[] = [
   { kind: 'eaten', words: 'Eaten fresh' },

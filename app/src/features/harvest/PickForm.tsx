@@ -8,9 +8,9 @@ import { UNITS } from '@hoddle/core/measure/amount';
 import { estimateJars, productsFrom } from '@hoddle/core/yields/estimateJars';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
-import { weightFigure } from '@/features/instruments/readingWords';
-import { ScalePart } from '@/features/instruments/ScalePart';
-import { useLearned } from '@/features/yields/useLearned';
+import { weightFigure } from '@/household/instruments/readingWords';
+import { ScalePart } from '@/household/instruments/ScalePart';
+import { useLearned } from '@/household/yields/useLearned';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { Choice } from '@/ui/Choice';
 import { clockTime, dayAndDate, weekday } from '@/ui/clockWords';
@@ -22,11 +22,11 @@ import { RipenessGlyph } from '@/ui/RipenessGlyph';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { AskMeasure } from './AskMeasure';
-import { CropKeys, recentCrops } from './CropKeys';
-import { PLACE_NAMES } from './keepingWords';
+import { CropKeys, recentCrops } from '../../ui/CropKeys';
+import { PLACE_NAMES } from '../../household/harvest/keepingWords';
 import { MorePick } from './MorePick';
 import { OtherMeasures } from './OtherMeasures';
-import { UnitKeys } from './UnitKeys';
+import { UnitKeys } from '../../ui/UnitKeys';
 import { type DraftReading, type PickDraft, pickFrom, readDraft, usePickEntry, withAnd } from './usePickEntry';
 
 interface PickFormProps {

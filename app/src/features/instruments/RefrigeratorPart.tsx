@@ -1,4 +1,4 @@
-import { usePantry } from '@/features/pantry/usePantry';
+import { usePantry } from '@/household/pantry/usePantry';
 import { useInstrumentStore } from '@/store/instrumentStore';
 import { useHousehold } from '@/store/useHousehold';
 import { temperatureWords } from '@/ui/amountWords';

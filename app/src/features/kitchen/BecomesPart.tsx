@@ -5,11 +5,11 @@ import { type OtherProduct, otherProducts } from '@hoddle/core/kitchen/otherProd
 import { asOther, begunOf, loadsAsOther } from '@hoddle/core/kitchen/potChanges';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { type Day, type LiveDay } from '@/features/day/useDay';
-import { usePages } from '@/features/process/usePages';
-import { useLearned } from '@/features/yields/useLearned';
+import { type Day, type LiveDay } from '@/household/day/useDay';
+import { usePages } from '@/household/process/usePages';
+import { useLearned } from '@/household/yields/useLearned';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { useCapacity } from './LoadsChange';
 import { potName } from './PotsPart';
 

@@ -4,20 +4,20 @@ import { isDue } from '@hoddle/core/kitchen/whatNow';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { placeInDay } from '@/features/day/placeInDay';
-import { type Day, type DayLoad, type LiveDay } from '@/features/day/useDay';
+import { placeInDay } from '@/household/day/placeInDay';
+import { type Day, type DayLoad, type LiveDay } from '@/household/day/useDay';
 import { useNow } from '@/store/useHousehold';
 import { clockTimeFrom, duration } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { LoadPot } from './LoadPot';
 import { Pot } from './Pot';
 import { ProbeLine } from './ProbeLine';
-import { type RunningLoad } from './useLoad';
-import { useTellDay } from './useTellDay';
+import { type RunningLoad } from '../../household/kitchen/useLoad';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 const MINUTE_MS = 60_000;
 

@@ -3,14 +3,14 @@ import { isWorthOffering } from '@hoddle/core/kitchen/worthOffering';
 import { type DayTask } from '@hoddle/core/day/dayProblem';
 import { useEffect } from 'react';
 import { View } from 'react-native';
-import { type Day, type LiveDay } from '@/features/day/useDay';
+import { type Day, type LiveDay } from '@/household/day/useDay';
 import { useRestStore } from '@/store/restStore';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { orderWords } from './orderWords';
-import { orderOf } from './useStartDay';
-import { useTellDay } from './useTellDay';
+import { orderOf } from '../../household/kitchen/useStartDay';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 const MINUTE_MS = 60_000;
 

@@ -4,9 +4,9 @@ import { missed } from '@hoddle/core/kitchen/alarms';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { phaseWords } from '@/features/day/phaseWords';
-import { type Day, useDay } from '@/features/day/useDay';
-import { useUnwritten } from '@/features/harvest/BatchesToWrite';
+import { phaseWords } from '@/household/day/phaseWords';
+import { type Day, useDay } from '@/household/day/useDay';
+import { useUnwritten } from '@/household/harvest/BatchesToWrite';
 import { useHousehold } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
@@ -15,10 +15,10 @@ import { Words } from '@/ui/Words';
 import { alarmWords } from './alarmWords';
 import { KitchenFrame } from './KitchenFrame';
 import { JarsSomewhere, loadsOf } from './JarsSomewhere';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { PassedOver } from './PassedOver';
 import { useAlarms } from './useAlarms';
-import { useTellDay } from './useTellDay';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 const MINUTE_MS = 60_000;
 

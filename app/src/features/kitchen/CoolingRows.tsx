@@ -1,14 +1,14 @@
 import { nameOf } from '@hoddle/core/day/batch';
 import { COOL_FROM_MS } from '@hoddle/core/kitchen/loadClock';
 import { View } from 'react-native';
-import { type Day } from '@/features/day/useDay';
+import { type Day } from '@/household/day/useDay';
 import { clockTime, weekday } from '@/ui/clockWords';
 import { HeatSign } from '@/ui/HeatSign';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from './KitchenKey';
-import { type RunningLoad } from './useLoad';
-import { useTellDay } from './useTellDay';
-import { insideWords } from './insideWords';
+import { KitchenKey } from '../../ui/KitchenKey';
+import { type RunningLoad } from '../../household/kitchen/useLoad';
+import { useTellDay } from '../../household/kitchen/useTellDay';
+import { insideWords } from '../../household/kitchen/insideWords';
 
 /** Jars on the towel: left alone until their lids are pressed; bands of reusable lids are tightened as they come out. */
 export function CoolingRows({ day, loads }: { day: Day; loads: readonly RunningLoad[] }) {

@@ -9,7 +9,7 @@ import { type HandsNow, isDue } from '@hoddle/core/kitchen/whatNow';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { type Day, type LiveDay } from '@/features/day/useDay';
+import { type Day, type LiveDay } from '@/household/day/useDay';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useNow } from '@/store/useHousehold';
 import { clockTimeFrom, countdown } from '@/ui/clockWords';
@@ -17,11 +17,11 @@ import { COLOURS } from '@/ui/colours';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
 import { DoseKey } from './DoseKey';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { RanShort } from './RanShort';
 import { StartStep } from './StartStep';
 import { StepAmounts } from './StepAmounts';
-import { useTellDay } from './useTellDay';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 const MINUTE_MS = 60_000;
 

@@ -6,13 +6,13 @@ import { type LoadState } from '@hoddle/core/kitchen/loadState';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { besideLot } from '@hoddle/core/pantry/coldLot';
 import { View } from 'react-native';
-import { type Day } from '@/features/day/useDay';
-import { idOfWords, useJarsIn } from '@/features/pantry/useJarsIn';
+import { type Day } from '@/household/day/useDay';
+import { idOfWords, useJarsIn } from '@/household/pantry/useJarsIn';
 import { useHousehold } from '@/store/useHousehold';
 import { clockTimeFrom, dayAndDate } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from './KitchenKey';
-import { useLoads } from './useLoad';
+import { KitchenKey } from '../../ui/KitchenKey';
+import { useLoads } from '../../household/kitchen/useLoad';
 
 /** "loads 1 and 3" of a batch, by the numbers of the day: two batches of one product are told apart. */
 export function loadsOf(batch: Batch, day: Day): string {

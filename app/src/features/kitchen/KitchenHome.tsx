@@ -5,8 +5,8 @@ import { isDue, nextThings, whatNow } from '@hoddle/core/kitchen/whatNow';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { pastWords } from '@/features/day/finishWords';
-import { type Day, hasPlan, type LiveDay, useDay } from '@/features/day/useDay';
+import { pastWords } from '@/household/day/finishWords';
+import { type Day, hasPlan, type LiveDay, useDay } from '@/household/day/useDay';
 import { useHousehold } from '@/store/useHousehold';
 import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
@@ -16,14 +16,14 @@ import { CoolingRows } from './CoolingRows';
 import { cooksNow } from './cooksNow';
 import { HandsCard } from './HandsCard';
 import { KitchenFrame } from './KitchenFrame';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { LiveStrip } from './LiveStrip';
 import { NextThings } from './NextThings';
 import { StartPart } from './StartPart';
 import { ThermometerRow } from './ThermometerRow';
 import { UndoStep } from './UndoStep';
 import { useAlarms } from './useAlarms';
-import { useLoads } from './useLoad';
+import { useLoads } from '../../household/kitchen/useLoad';
 import { WaitRow } from './WaitRow';
 
 /** The kitchen of the day: every canner with its clock, what each pair of hands does now, what comes next. */

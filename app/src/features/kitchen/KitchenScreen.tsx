@@ -4,10 +4,10 @@ import { countJars } from '@hoddle/core/handbook/jars';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
 import { loadClock } from '@hoddle/core/kitchen/loadClock';
 import { View } from 'react-native';
-import { phaseWords } from '@/features/day/phaseWords';
-import { placeInDay } from '@/features/day/placeInDay';
-import { type Day, useDay } from '@/features/day/useDay';
-import { CurveLink } from '@/features/instruments/CurveLink';
+import { phaseWords } from '@/household/day/phaseWords';
+import { placeInDay } from '@/household/day/placeInDay';
+import { type Day, useDay } from '@/household/day/useDay';
+import { CurveLink } from '@/household/instruments/CurveLink';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
@@ -16,11 +16,11 @@ import { Words } from '@/ui/Words';
 import { BrokenPart } from './BrokenPart';
 import { KitchenFrame } from './KitchenFrame';
 import { LoadPot } from './LoadPot';
-import { type FollowingLoad, nextSteps } from './nextSteps';
+import { type FollowingLoad, nextSteps } from '../../household/kitchen/nextSteps';
 import { PassedOver } from './PassedOver';
 import { ToldPart } from './ToldPart';
-import { type RunningLoad, useLoad } from './useLoad';
-import { insideWords } from './insideWords';
+import { type RunningLoad, useLoad } from '../../household/kitchen/useLoad';
+import { insideWords } from '../../household/kitchen/insideWords';
 
 /** The kitchen clock of one load, dark, to be read from two metres away. */
 export function KitchenScreen({ loadId }: { loadId: string }) {

@@ -5,16 +5,16 @@ import { productRow } from '@hoddle/core/handbook/products';
 import { type OutputRule, outputsOf } from '@hoddle/core/recipe/potOutputs';
 import { useRouter } from 'expo-router';
 import { v7 as uuidV7 } from 'uuid';
-import { type Day, useDay } from '@/features/day/useDay';
-import { usePages } from '@/features/process/usePages';
+import { type Day, useDay } from '@/household/day/useDay';
+import { usePages } from '@/household/process/usePages';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
 import { KitchenFrame } from './KitchenFrame';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { MeasuredOff, useVolume } from './MeasuredOff';
-import { useTellDay } from './useTellDay';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 /** Something was ladled off a pot though nobody planned it: it is measured, and becomes jars of its own or is kept as it is. */
 export function LadledScreen({ batchId }: { batchId: string }) {

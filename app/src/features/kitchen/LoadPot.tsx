@@ -2,7 +2,7 @@ import { nameOf } from '@hoddle/core/day/batch';
 import { loadClock } from '@hoddle/core/kitchen/loadClock';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { View } from 'react-native';
-import { type PlaceInDay } from '@/features/day/placeInDay';
+import { type PlaceInDay } from '@/household/day/placeInDay';
 import { useNow } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
@@ -12,8 +12,8 @@ import { PhasePart } from './PhasePart';
 import { ProbeLine } from './ProbeLine';
 import { TooSoonPart } from './TooSoonPart';
 import { UndoLine } from './UndoLine';
-import { type RunningLoad } from './useLoad';
-import { useLoadTaps } from './useLoadTaps';
+import { type RunningLoad } from '../../household/kitchen/useLoad';
+import { useLoadTaps } from '../../household/kitchen/useLoadTaps';
 
 interface LoadPotProps {
   running: RunningLoad;

@@ -5,10 +5,10 @@ import { gateLoads } from '@hoddle/core/kitchen/gateLoads';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { type Day } from '@/features/day/useDay';
+import { type Day } from '@/household/day/useDay';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { NumberPad } from './NumberPad';
 
 interface LoadsChangeProps {

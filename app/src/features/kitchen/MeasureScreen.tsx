@@ -13,24 +13,24 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { type Day, type LiveDay, useDay } from '@/features/day/useDay';
+import { type Day, type LiveDay, useDay } from '@/household/day/useDay';
 import { loadsOfGate } from '@hoddle/core/day/amountsOfBatch';
-import { ScalePart } from '@/features/instruments/ScalePart';
-import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
-import { useLearned } from '@/features/yields/useLearned';
+import { ScalePart } from '@/household/instruments/ScalePart';
+import { useBatchAmounts } from '@/household/recipe/useBatchAmounts';
+import { useLearned } from '@/household/yields/useLearned';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
 import { isLater } from './ChangeScreen';
 import { GateAmounts } from './GateAmounts';
 import { KitchenFrame } from './KitchenFrame';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { useCapacity } from './LoadsChange';
 import { NumberPad } from './NumberPad';
 import { OfferPart } from './OfferPart';
 import { ShortPart } from './ShortPart';
 import { TakeOff } from './TakeOff';
 import { useKeepCold } from './useKeepCold';
-import { useTellDay } from './useTellDay';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 /** The measure gate: what was really got, and what it makes of sugar, pectin, jars, loads and the rest of the day. */
 export function MeasureScreen({ taskId }: { taskId: string }) {

@@ -4,14 +4,14 @@ import { type DayChange, produceUsed } from '@hoddle/core/kitchen/dayChange';
 import { type RestQuestion, type RestSolved } from '@hoddle/core/kitchen/solveRest';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { type Day, type LiveDay } from '@/features/day/useDay';
+import { type Day, type LiveDay } from '@/household/day/useDay';
 import { solveInWorker } from '@/store/restStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { orderWords } from './orderWords';
-import { orderOf } from './useStartDay';
-import { useTellDay } from './useTellDay';
+import { orderOf } from '../../household/kitchen/useStartDay';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 interface OfferPartProps {
   day: Day;

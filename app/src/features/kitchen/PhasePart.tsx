@@ -4,21 +4,21 @@ import { type LoadClock } from '@hoddle/core/kitchen/loadClock';
 import { useRouter } from 'expo-router';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
-import { TableNote } from '@/features/process/TableNote';
+import { TableNote } from '@/ui/TableNote';
 import { clockTime, clockTimeFrom, countdown, duration, weekday } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { useIsWide } from '@/ui/StationBar';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { MachinePart } from './MachinePart';
-import { methodWords } from './methodWords';
-import { type FollowingLoad } from './nextSteps';
+import { methodWords } from '../../household/kitchen/methodWords';
+import { type FollowingLoad } from '../../household/kitchen/nextSteps';
 import { Pot } from './Pot';
-import { type RunningLoad } from './useLoad';
-import { type LoadTaps } from './useLoadTaps';
-import { insideWords } from './insideWords';
+import { type RunningLoad } from '../../household/kitchen/useLoad';
+import { type LoadTaps } from '../../household/kitchen/useLoadTaps';
+import { insideWords } from '../../household/kitchen/insideWords';
 
 interface PhasePartProps {
   running: RunningLoad;

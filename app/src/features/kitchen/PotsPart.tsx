@@ -5,9 +5,9 @@ import { begunOf, joinFaultNow } from '@hoddle/core/kitchen/potChanges';
 import { potForm } from '@hoddle/core/recipe/potForm';
 import { outputsOf } from '@hoddle/core/recipe/potOutputs';
 import { useRouter } from 'expo-router';
-import { type Day, type LiveDay } from '@/features/day/useDay';
-import { usePages } from '@/features/process/usePages';
-import { KitchenKey } from './KitchenKey';
+import { type Day, type LiveDay } from '@/household/day/useDay';
+import { usePages } from '@/household/process/usePages';
+import { KitchenKey } from '../../ui/KitchenKey';
 
 interface PotsPartProps {
   day: Day;

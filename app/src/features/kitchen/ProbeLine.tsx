@@ -2,16 +2,16 @@ import { type InstrumentCall } from '@hoddle/core/kitchen/alarms';
 import { type LoadPhase } from '@hoddle/core/kitchen/loadState';
 import { type Way } from '@hoddle/core/process/method';
 import { View } from 'react-native';
-import { useDay } from '@/features/day/useDay';
-import { callWords } from '@/features/instruments/callWords';
-import { readingWords } from '@/features/instruments/readingWords';
-import { useAtCanner } from '@/features/instruments/useInstruments';
+import { useDay } from '@/household/day/useDay';
+import { callWords } from '@/household/instruments/callWords';
+import { readingWords } from '@/household/instruments/readingWords';
+import { useAtCanner } from '@/household/instruments/useInstruments';
 import { useInstrumentStore } from '@/store/instrumentStore';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { useAlarms } from './useAlarms';
-import { useTellDay } from './useTellDay';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 interface ProbeLineProps {
   loadId: string;

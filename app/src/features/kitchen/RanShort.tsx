@@ -4,10 +4,10 @@ import { countJars } from '@hoddle/core/handbook/jars';
 import { recipeFor } from '@hoddle/core/recipe/recipeFor';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
+import { useBatchAmounts } from '@/household/recipe/useBatchAmounts';
 import { Words } from '@/ui/Words';
 import { AmountRow } from './AmountRow';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { NumberPad } from './NumberPad';
 
 /** Steps at which the liquid is poured over packed jars. */

@@ -3,17 +3,17 @@ import { moreForBatch } from '@hoddle/core/kitchen/moreForBatch';
 import { withoutPectin } from '@hoddle/core/kitchen/withoutPectin';
 import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { View } from 'react-native';
-import { type Day } from '@/features/day/useDay';
-import { PLACE_NAMES } from '@/features/harvest/keepingWords';
-import { lotKey, useLots } from '@/features/harvest/useOnHand';
-import { usePages } from '@/features/process/usePages';
-import { useLearned } from '@/features/yields/useLearned';
+import { type Day } from '@/household/day/useDay';
+import { PLACE_NAMES } from '@/household/harvest/keepingWords';
+import { lotKey, useLots } from '@/household/harvest/useOnHand';
+import { usePages } from '@/household/process/usePages';
+import { useLearned } from '@/household/yields/useLearned';
 import { useHousehold } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
 import { weekday } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from './KitchenKey';
-import { useTellDay } from './useTellDay';
+import { KitchenKey } from '../../ui/KitchenKey';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 interface ShortPartProps {
   day: Day;

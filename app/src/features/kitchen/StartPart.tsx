@@ -1,14 +1,14 @@
 import { nameOf } from '@hoddle/core/day/batch';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { pastWords } from '@/features/day/finishWords';
-import { type DayWithPlan } from '@/features/day/useDay';
+import { pastWords } from '@/household/day/finishWords';
+import { type DayWithPlan } from '@/household/day/useDay';
 import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { askForNotices, noticesAre } from './notices';
 import { call, openSound } from './tones';
-import { useStartDay } from './useStartDay';
+import { useStartDay } from '../../household/kitchen/useStartDay';
 import { canStayAwake } from './useStayAwake';
 
 const MINUTE_MS = 60_000;

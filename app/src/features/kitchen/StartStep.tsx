@@ -5,13 +5,13 @@ import { openBefore } from '@hoddle/core/kitchen/openBefore';
 import { stepClock } from '@hoddle/core/kitchen/stepClock';
 import { isDue } from '@hoddle/core/kitchen/whatNow';
 import { useState } from 'react';
-import { type Day, type LiveDay } from '@/features/day/useDay';
+import { type Day, type LiveDay } from '@/household/day/useDay';
 import { householdNow, useNow } from '@/store/useHousehold';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
-import { DoneBefore } from './DoneBefore';
-import { KitchenKey } from './KitchenKey';
-import { useTellDay } from './useTellDay';
+import { DoneBefore } from '../../household/kitchen/DoneBefore';
+import { KitchenKey } from '../../ui/KitchenKey';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 /**
  * The key of a step that has not begun: it starts where all it waits for is over. Else it says what comes first, with the key

@@ -11,15 +11,15 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { type Day, type LiveDay } from '@/features/day/useDay';
+import { type Day, type LiveDay } from '@/household/day/useDay';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
 import { isLater } from './ChangeScreen';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { useCapacity } from './LoadsChange';
 import { MeasuredOff, useVolume } from './MeasuredOff';
 import { OfferPart } from './OfferPart';
-import { useTellDay } from './useTellDay';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 interface TakeOffProps {
   day: Day;

@@ -1,11 +1,11 @@
 import { type DayEvent, standing } from '@hoddle/core/kitchen/dayEvent';
 import { TAKE_BACK_MS } from '@hoddle/core/kitchen/loadState';
 import { View } from 'react-native';
-import { type Day } from '@/features/day/useDay';
+import { type Day } from '@/household/day/useDay';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { useSingleTap } from '@/ui/useSingleTap';
-import { KitchenKey } from './KitchenKey';
-import { useTellDay } from './useTellDay';
+import { KitchenKey } from '../../ui/KitchenKey';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 type StepEvent = Extract<DayEvent, { taskId: string }>;
 

@@ -7,16 +7,16 @@ import { testedPart } from '@hoddle/core/kitchen/testedPart';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type Day, type LiveDay } from '@/features/day/useDay';
+import { type Day, type LiveDay } from '@/household/day/useDay';
 import { useNow } from '@/store/useHousehold';
 import { clockTimeFrom, countdown } from '@/ui/clockWords';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
-import { DoneBefore } from './DoneBefore';
+import { DoneBefore } from '../../household/kitchen/DoneBefore';
 import { stepWords } from './HandsCard';
-import { KitchenKey } from './KitchenKey';
+import { KitchenKey } from '../../ui/KitchenKey';
 import { StepAmounts } from './StepAmounts';
-import { useTellDay } from './useTellDay';
+import { useTellDay } from '../../household/kitchen/useTellDay';
 
 const ASKED: Readonly<Record<Doneness, readonly [question: string, yes: string]>> = {
   set: ['Cold plate: does it wrinkle? Or boiling point + 8 F.', 'It sets'],

@@ -2,7 +2,7 @@ import { jarsWords, nameOf } from '@hoddle/core/day/batch';
 import { loadClock } from '@hoddle/core/kitchen/loadClock';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useLoads } from '@/features/kitchen/useLoad';
+import { useLoads } from '@/household/kitchen/useLoad';
 import { duration } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';

@@ -7,7 +7,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { type RunningLoad, useLoads } from '@/features/kitchen/useLoad';
+import { type RunningLoad, useLoads } from '@/household/kitchen/useLoad';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useNow } from '@/store/useHousehold';
 import { clockTime, dayAndDate, duration, weekday } from '@/ui/clockWords';

@@ -1,8 +1,8 @@
 import { notForShelf, type NotForShelf } from '@hoddle/core/kitchen/notForShelf';
 import { View } from 'react-native';
-import { CurveLink } from '@/features/instruments/CurveLink';
-import { type RunningLoad, useLoad } from '@/features/kitchen/useLoad';
-import { useLoadTaps } from '@/features/kitchen/useLoadTaps';
+import { CurveLink } from '@/household/instruments/CurveLink';
+import { type RunningLoad, useLoad } from '@/household/kitchen/useLoad';
+import { useLoadTaps } from '@/household/kitchen/useLoadTaps';
 import { useHousehold } from '@/store/useHousehold';
 import { temperatureWords } from '@/ui/amountWords';
 import { Choice } from '@/ui/Choice';

@@ -4,12 +4,12 @@ import { nameOf } from '@hoddle/core/day/batch';
 import { placeOf } from '@hoddle/core/pantry/place';
 import { type ShelfGroup, shelfGroups } from '@hoddle/core/pantry/shelf';
 import { useMemo } from 'react';
-import { useLoads } from '@/features/kitchen/useLoad';
+import { useLoads } from '@/household/kitchen/useLoad';
 import { useHousehold } from '@/store/useHousehold';
 import { type BoardContent } from './Board';
 import { jarFiles } from './jarFiles';
-import { placeWords } from './pantryWords';
-import { usePantry } from './usePantry';
+import { placeWords } from '../../household/pantry/pantryWords';
+import { usePantry } from '../../household/pantry/usePantry';
 
 /** Boards as they were laid out last: a jar taken changes one of them. */
 const drawn = new Map<string, { says: string; board: BoardContent }>();

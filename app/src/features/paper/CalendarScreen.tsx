@@ -2,7 +2,7 @@ import { CALENDAR_PARTS, type CalendarPart } from '@hoddle/core/formats/calendar
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { saveFrom } from '@/features/pantry/files';
+import { saveFrom } from '@/household/paper/files';
 import { askTo } from '@/store/api';
 import { CheckRow } from '@/ui/CheckRow';
 import { Key } from '@/ui/Key';
@@ -13,7 +13,7 @@ import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
 import { AddressList } from './OpenAddressesScreen';
 import { addressOf, newKey, openAddress, useOpenAddresses } from './openAddress';
-import { SENT_WORDS, sendWords } from './sendWords';
+import { SENT_WORDS, sendWords } from '../../household/paper/sendWords';
 
 const PART_WORDS: Readonly<Record<CalendarPart, { words: string; note: string }>> = {
   days: { words: 'Preserving days', note: 'the evening before and an hour before it calls' },

@@ -3,7 +3,7 @@ import { type Paper } from '@hoddle/core/formats/paper/paper';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { QrCode } from '@/features/bench/devices/QrCode';
+import { QrCode } from '@/household/access/QrCode';
 import { Choice } from '@/ui/Choice';
 import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
@@ -11,7 +11,7 @@ import { RowLink } from '@/ui/RowLink';
 import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';
 import { addressOf, newKey, openAddress, useOpenAddresses } from './openAddress';
-import { SENT_WORDS, sendWords } from './sendWords';
+import { SENT_WORDS, sendWords } from '../../household/paper/sendWords';
 
 const HOUR_MS = 3_600_000;
 const SPANS = [

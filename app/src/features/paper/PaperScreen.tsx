@@ -1,7 +1,7 @@
 import { type Paper, paperText } from '@hoddle/core/formats/paper/paper';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { saveBlob, saveText } from '@/features/pantry/files';
+import { saveBlob, saveText } from '@/household/paper/files';
 import { askForFile } from '@/store/api';
 import { useUnits } from '@/store/useUnits';
 import { Key } from '@/ui/Key';
@@ -10,7 +10,7 @@ import { type Station } from '@/ui/StationIcon';
 import { Words } from '@/ui/Words';
 import { OpenPagePart } from './OpenPagePart';
 import { PaperView } from './PaperView';
-import { SENT_WORDS, sendWords } from './sendWords';
+import { SENT_WORDS, sendWords } from '../../household/paper/sendWords';
 
 interface PaperScreenProps {
   station: Station;

@@ -15,11 +15,11 @@ import { boughtLines, boughtWords } from '@hoddle/core/recipe/boughtLines';
 import { recipeFor } from '@hoddle/core/recipe/recipeFor';
 import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
 import { shoppingList } from '@hoddle/core/season/report/shoppingList';
-import { hasPlan, useDay } from '@/features/day/useDay';
-import { usePantry } from '@/features/pantry/usePantry';
-import { usePages } from '@/features/process/usePages';
-import { sheetOf, sheetOfBatch } from '@/features/recipe/sheetOf';
-import { useLearned } from '@/features/yields/useLearned';
+import { hasPlan, useDay } from '@/household/day/useDay';
+import { usePantry } from '@/household/pantry/usePantry';
+import { usePages } from '@/household/process/usePages';
+import { sheetOf, sheetOfBatch } from '@/household/recipe/sheetOf';
+import { useLearned } from '@/household/yields/useLearned';
 import { inZone } from '@/store/householdZone';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { useUnits } from '@/store/useUnits';
@@ -28,7 +28,7 @@ import { Screen } from '@/ui/Screen';
 import { type Station } from '@/ui/StationIcon';
 import { Words } from '@/ui/Words';
 import { PaperScreen } from './PaperScreen';
-import { useDateStyle } from './useDateStyle';
+import { useDateStyle } from '../../household/paper/useDateStyle';
 
 /** Nothing to print yet, and why. */
 function Nothing({ station, backTo, words }: { station: Station; backTo: string; words: string }) {

@@ -2,7 +2,7 @@ import { type Canner } from '@hoddle/core/canner/canner';
 import { type LoadStyle } from '@hoddle/core/canner/splitLoads';
 import { countJars, type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { View } from 'react-native';
-import { type DayEndsAt } from '@/features/day/useDayEnds';
+import { type DayEndsAt } from '@/household/day/useDayEnds';
 import { Choice } from '@/ui/Choice';
 import { clockTimeFrom } from '@/ui/clockWords';
 import { type Mark } from '@/ui/colours';

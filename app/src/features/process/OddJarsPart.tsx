@@ -12,7 +12,7 @@ import { CANNER_STEPS } from '@hoddle/core/handbook/steps';
 import { type Method } from '@hoddle/core/process/method';
 import { isSameDay } from 'date-fns/isSameDay';
 import { View } from 'react-native';
-import { useDay } from '@/features/day/useDay';
+import { useDay } from '@/household/day/useDay';
 import { useHousehold } from '@/store/useHousehold';
 import { duration } from '@/ui/clockWords';
 import { CheckRow } from '@/ui/CheckRow';

@@ -3,7 +3,7 @@ import { MISHAP_KINDS, type MishapKind } from '@hoddle/core/rehearsal/mishap';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type Day, hasPlan, useDay } from '@/features/day/useDay';
+import { type Day, hasPlan, useDay } from '@/household/day/useDay';
 import { type Speed } from '@/store/rehearsalClock';
 import { useHousehold } from '@/store/useHousehold';
 import { altitudeWords } from '@/ui/amountWords';

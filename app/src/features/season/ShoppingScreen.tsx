@@ -6,9 +6,9 @@ import { amountToBuy, shoppingList } from '@hoddle/core/season/report/shoppingLi
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { saveText } from '@/features/pantry/files';
-import { BatchShopping } from '@/features/recipe/BatchShopping';
-import { useLearned } from '@/features/yields/useLearned';
+import { saveText } from '@/household/paper/files';
+import { BatchShopping } from '@/household/recipe/BatchShopping';
+import { useLearned } from '@/household/yields/useLearned';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { useUnits } from '@/store/useUnits';
@@ -16,7 +16,7 @@ import { CheckRow } from '@/ui/CheckRow';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
-import { dayShort } from './seasonWords';
+import { dayShort } from '../../household/season/seasonWords';
 
 /** What to buy for the planned days, to tick in the shop; as CSV, or as text to copy. */
 export function ShoppingScreen() {

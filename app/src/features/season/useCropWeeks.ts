@@ -1,7 +1,7 @@
 import { produceRow, type ProduceId } from '@hoddle/core/handbook/produce';
 import { type Range } from '@hoddle/core/math/range';
 import { useMemo } from 'react';
-import { useForecasts } from '@/features/harvest/garden/useForecasts';
+import { useForecasts } from '@/household/harvest/useForecasts';
 
 export interface CropWeek {
   readonly startAt: number;

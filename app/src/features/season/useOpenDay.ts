@@ -2,8 +2,8 @@ import { nextQuarter } from '@hoddle/core/day/batchOf';
 import { batchesToEnter, type OpenedBatch, openedBatches } from '@hoddle/core/season/report/openedBatches';
 import { type ReportedDay } from '@hoddle/core/season/report/seasonReport';
 import { v7 as uuidV7 } from 'uuid';
-import { useLots } from '@/features/harvest/useOnHand';
-import { usePages } from '@/features/process/usePages';
+import { useLots } from '@/household/harvest/useOnHand';
+import { usePages } from '@/household/process/usePages';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 

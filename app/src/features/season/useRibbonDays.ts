@@ -2,7 +2,7 @@ import { inZone } from '@/store/householdZone';
 import { isoDay } from '@/ui/clockWords';
 import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
 import { useMemo } from 'react';
-import { useLoads } from '@/features/kitchen/useLoad';
+import { useLoads } from '@/household/kitchen/useLoad';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { plannedOnRibbon, type RibbonDay } from './SeasonRibbon';
 

@@ -2,7 +2,7 @@ import { type Href, useRouter } from 'expo-router';
 import { type ReactElement, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { countOf, MOVED_WORDS } from '@/features/pantry/pantryWords';
+import { countOf, MOVED_WORDS } from '@/household/pantry/pantryWords';
 import { useHouseholdStore } from '@/store/householdStore';
 import { heldBy } from '@/store/outbox/nextToSend';
 import { type OutboxRow } from '@/store/outbox/outboxRow';
@@ -12,8 +12,8 @@ import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';
-import { entryWords } from './entryWords';
-import { useClashes } from './useClashes';
+import { entryWords } from '../../household/signal/entryWords';
+import { useClashes } from '../../household/signal/useClashes';
 import { whereToChange } from './whereToChange';
 
 /** What was entered here and is not with the household yet: each thing, why, and what can be done about it. */

@@ -2,7 +2,7 @@ import { type ProduceId, produceRow } from '@hoddle/core/handbook/produce';
 import { onHand } from '@hoddle/core/harvest/onHand';
 import { type Pick } from '@hoddle/core/harvest/pick';
 import { render, screen } from '@testing-library/react-native';
-import { byCrop } from '@/features/harvest/useOnHand';
+import { byCrop } from '@/household/harvest/useOnHand';
 import { EMPTY_HOUSEHOLD } from '@/store/emptyHousehold';
 import { useHouseholdStore } from '@/store/householdStore';
 import { OnHandPart } from './OnHandPart';

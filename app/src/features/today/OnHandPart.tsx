@@ -1,8 +1,8 @@
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { View } from 'react-native';
 import { CropRow } from '@/features/harvest/CropRow';
-import { keepingOf } from '@/features/harvest/keepingWords';
-import { type CropOnHand } from '@/features/harvest/useOnHand';
+import { keepingOf } from '@/household/harvest/keepingWords';
+import { type CropOnHand } from '@/household/harvest/useOnHand';
 import { useMassWords } from '@/store/useUnits';
 import { hueOfCrop } from '@/ui/colours';
 import { Fuse } from '@/ui/Fuse';

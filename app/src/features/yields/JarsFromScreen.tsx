@@ -7,7 +7,7 @@ import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import Svg, { Circle, Line } from 'react-native-svg';
-import { byCrop, type CropOnHand, lotKey, useLots } from '@/features/harvest/useOnHand';
+import { byCrop, type CropOnHand, lotKey, useLots } from '@/household/harvest/useOnHand';
 import { useHousehold } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
 import { altitudeWords } from '@/ui/amountWords';
@@ -20,7 +20,7 @@ import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { LotChoice } from './LotChoice';
 import { MOST_DRAWN, ProductPart } from './ProductPart';
-import { rangeWidth } from './RangeJars';
+import { rangeWidth } from '../../ui/RangeJars';
 import { type ProductRows, useJarsFrom } from './useJarsFrom';
 
 /** Height of a quart where the widest row still fits; never larger than this. */

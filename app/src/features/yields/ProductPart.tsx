@@ -11,14 +11,14 @@ import { type ByProduct } from '@hoddle/core/yields/byProducts';
 import { likelyWords, spanWords } from '@hoddle/core/yields/spanWords';
 import { basisWords } from '@hoddle/core/yields/yieldRange';
 import { View } from 'react-native';
-import { lotKey } from '@/features/harvest/useOnHand';
-import { missingWords } from '@/features/recipe/missingWords';
+import { lotKey } from '@/household/harvest/useOnHand';
+import { missingWords } from '@/household/recipe/missingWords';
 import { useMassWords, useUnits } from '@/store/useUnits';
 import { hueOfCrop } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
-import { RangeJars } from './RangeJars';
-import { useLearned } from './useLearned';
+import { RangeJars } from '../../ui/RangeJars';
+import { useLearned } from '../../household/yields/useLearned';
 import { type JarsRow, type ProductRows } from './useJarsFrom';
 
 /** More jars than anyone makes at once are told in figures: drawn, they would shrink all others. */

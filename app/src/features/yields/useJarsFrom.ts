@@ -14,10 +14,10 @@ import { missingFor } from '@hoddle/core/yields/otherCrops';
 import { type ProductFromLots, productsFromLots } from '@hoddle/core/yields/productsFromLots';
 import { useMemo } from 'react';
 import { widestCanner } from '@hoddle/core/canner/widestCanner';
-import { usePages } from '@/features/process/usePages';
+import { usePages } from '@/household/process/usePages';
 import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
 import { useHousehold } from '@/store/useHousehold';
-import { useLearned } from './useLearned';
+import { useLearned } from '../../household/yields/useLearned';
 
 /** The sizes offered side by side for what is printed by the pound, largest first. */
 const BY_THE_POUND: readonly JarSize[] = ['quart', 'pint'];

@@ -1,7 +1,7 @@
 import { boilingPointF, jellyPointF } from '@hoddle/core/process/boilingPoint';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { BARE_CELLS } from '@/features/process/bandCells';
+import { BARE_CELLS } from '@/household/process/bandCells';
 import { useHousehold } from '@/store/useHousehold';
 import { altitudeWords, temperatureWords } from '@/ui/amountWords';
 import { AltitudeBands } from '@/ui/AltitudeBands';

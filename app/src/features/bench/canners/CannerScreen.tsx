@@ -5,7 +5,7 @@ import { printFraction } from '@hoddle/core/measure/fraction';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { LoadMapDrawing } from '@/features/canner/LoadMapDrawing';
+import { LoadMapDrawing } from '@/household/canner/LoadMapDrawing';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';

@@ -7,7 +7,7 @@ import { ChipCheck } from '@/ui/ChipCheck';
 import { SmallKey } from '@/ui/SmallKey';
 import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
-import { WEEKDAYS } from '@/features/day/life/errandWords';
+import { WEEKDAYS } from '@/household/day/errandWords';
 import { timeOfDay } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
 

@@ -4,15 +4,15 @@ import { type Unit, UNIT_IDS, UNITS } from '@hoddle/core/measure/amount';
 import { readAmount } from '@hoddle/core/measure/readAmount';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
-import { CropKeys, recentCrops } from '@/features/harvest/CropKeys';
+import { CropKeys, recentCrops } from '@/ui/CropKeys';
 import { useHousehold } from '@/store/useHousehold';
 import { ChipRadio } from '@/ui/ChipRadio';
 import { FigureField } from '@/ui/FigureField';
 import { typedAfter } from '@/ui/Keypad';
 import { SmallKey } from '@/ui/SmallKey';
 import { Instrument } from '../instrument/Instrument';
-import { Slip } from '../instrument/Slip';
-import { useRemembered } from '../instrument/useRemembered';
+import { Slip } from '../../../ui/Slip';
+import { useRemembered } from '../../../ui/useRemembered';
 import { ConvertAnswer } from './ConvertAnswer';
 import { inEveryMeasure, USUAL_UNITS } from './inEveryMeasure';
 

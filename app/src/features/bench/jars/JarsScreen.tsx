@@ -10,10 +10,10 @@ import { likelyWords, spanWords } from '@hoddle/core/yields/spanWords';
 import { basisWords, yieldRange } from '@hoddle/core/yields/yieldRange';
 import { memo, useDeferredValue } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import { CropKeys, recentCrops } from '@/features/harvest/CropKeys';
-import { UnitKeys } from '@/features/harvest/UnitKeys';
-import { RangeJars, rangeWidth } from '@/features/yields/RangeJars';
-import { useLearned } from '@/features/yields/useLearned';
+import { CropKeys, recentCrops } from '@/ui/CropKeys';
+import { UnitKeys } from '@/ui/UnitKeys';
+import { RangeJars, rangeWidth } from '@/ui/RangeJars';
+import { useLearned } from '@/household/yields/useLearned';
 import { useHousehold } from '@/store/useHousehold';
 import { useMassWords, useUnits } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';
@@ -23,10 +23,10 @@ import { typedAfter } from '@/ui/Keypad';
 import { Words } from '@/ui/Words';
 import { AnswerPlate } from '../instrument/AnswerPlate';
 import { Instrument } from '../instrument/Instrument';
-import { OneOf } from '../instrument/OneOf';
+import { OneOf } from '../../../ui/OneOf';
 import { readJars } from '../instrument/readCount';
-import { Slip } from '../instrument/Slip';
-import { useRemembered } from '../instrument/useRemembered';
+import { Slip } from '../../../ui/Slip';
+import { useRemembered } from '../../../ui/useRemembered';
 
 const FIRST = { way: 'jars', crop: 'tomato-paste', product: '', jar: 'quart', amount: '68', unit: 'lb', jars: '21' };
 /** A rack's usual number, for setting the drawn jars apart. Common practice. */

@@ -11,8 +11,8 @@ import { potWords } from '@hoddle/core/measure/volumeWords';
 import { fullestMoment, potLevels } from '@hoddle/core/recipe/fullestMoment';
 import { type Gate, measureGate } from '@hoddle/core/supplies/measureGate';
 import { View } from 'react-native';
-import { RecipeSheet } from '@/features/recipe/RecipeSheet';
-import { sheetOf } from '@/features/recipe/sheetOf';
+import { RecipeSheet } from '@/household/recipe/RecipeSheet';
+import { sheetOf } from '@/household/recipe/sheetOf';
 import { useUnits } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';
 import { FigureField } from '@/ui/FigureField';
@@ -22,10 +22,10 @@ import { amountWordsOf } from '@hoddle/core/recipe/amountWords';
 import { AnswerPlate } from '../instrument/AnswerPlate';
 import { CitedLine } from '../instrument/CitedLine';
 import { Instrument } from '../instrument/Instrument';
-import { OneOf } from '../instrument/OneOf';
+import { OneOf } from '../../../ui/OneOf';
 import { readMeasure } from '../instrument/readCount';
-import { Slip } from '../instrument/Slip';
-import { useRemembered } from '../instrument/useRemembered';
+import { Slip } from '../../../ui/Slip';
+import { useRemembered } from '../../../ui/useRemembered';
 import { PotWithRule } from './PotWithRule';
 
 /** The measure gate: the cups that were really got, and everything else of the formula worked out for them. */

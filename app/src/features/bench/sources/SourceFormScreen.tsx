@@ -8,8 +8,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { JarChoice } from '@/features/bench/tested/JarChoice';
-import { MethodChoice } from '@/features/bench/tested/MethodChoice';
+import { JarChoice } from '@/ui/JarChoice';
+import { MethodChoice } from '@/household/process/MethodChoice';
 import { useHouseholdStore } from '@/store/householdStore';
 import { Choice } from '@/ui/Choice';
 import { COLOURS, hueOfCrop, hueOfProduct } from '@/ui/colours';
@@ -19,9 +19,9 @@ import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
-import { BandFields } from './BandFields';
-import { KIND_WORDS } from './kindWords';
-import { readSourceDraft, type SourceDraft } from './readSourceDraft';
+import { BandFields } from '../../../household/process/BandFields';
+import { KIND_WORDS } from '../../../household/process/kindWords';
+import { readSourceDraft, type SourceDraft } from '../../../household/process/readSourceDraft';
 
 interface SourceFormProps {
   product?: string;

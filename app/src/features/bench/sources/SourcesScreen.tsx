@@ -5,7 +5,7 @@ import { bandsOf } from '@hoddle/core/process/withOwnSource';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { METHOD_NAMES } from '@/features/process/methodNames';
+import { METHOD_NAMES } from '@/household/process/methodNames';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
 import { Key } from '@/ui/Key';
@@ -13,7 +13,7 @@ import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';
-import { KIND_WORDS } from './kindWords';
+import { KIND_WORDS } from '../../../household/process/kindWords';
 
 /** The tested pages that the household has from elsewhere. */
 export function SourcesScreen() {

@@ -7,7 +7,7 @@ import { pageOfCard } from '@hoddle/core/recipe/own/pageOfCard';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { saveText } from '@/features/pantry/files';
+import { saveText } from '@/household/paper/files';
 import { usePageDrafts } from '@/store/pageDrafts';
 import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';

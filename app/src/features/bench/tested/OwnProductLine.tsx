@@ -1,8 +1,8 @@
 import { isOwnProduct, recipeIdOf } from '@hoddle/core/handbook/ownIds';
 import { type ProductRow } from '@hoddle/core/handbook/products';
 import { View } from 'react-native';
-import { becomesWords } from '@/features/recipe/own/becomesWords';
-import { useOwnRecipe } from '@/features/recipe/own/useOwnRecipes';
+import { becomesWords } from '@/household/recipe/becomesWords';
+import { useOwnRecipe } from '@/household/recipe/useOwnRecipes';
 import { hueOfProduct } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';

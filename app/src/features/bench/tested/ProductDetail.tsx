@@ -10,11 +10,11 @@ import { bandsOf } from '@hoddle/core/process/withOwnSource';
 import { useRouter } from 'expo-router';
 import { recipesOf } from '@hoddle/core/recipe/cardColumns';
 import { View } from 'react-native';
-import { bandCells } from '@/features/process/bandCells';
-import { DosePart } from '@/features/process/DosePart';
-import { ProcessPart } from '@/features/process/ProcessPart';
-import { RefusalPart } from '@/features/process/RefusalPart';
-import { usePages } from '@/features/process/usePages';
+import { bandCells } from '@/household/process/bandCells';
+import { DosePart } from '@/ui/DosePart';
+import { ProcessPart } from '@/household/process/ProcessPart';
+import { RefusalPart } from '@/household/process/RefusalPart';
+import { usePages } from '@/household/process/usePages';
 import { useHousehold } from '@/store/useHousehold';
 import { AltitudeBands } from '@/ui/AltitudeBands';
 import { Choice } from '@/ui/Choice';
@@ -25,8 +25,8 @@ import { Words } from '@/ui/Words';
 import { CheckedMark } from './CheckedMark';
 import { FormulaPart } from './FormulaPart';
 import { isTestedHere } from './isTestedHere';
-import { JarChoice } from './JarChoice';
-import { MethodChoice } from './MethodChoice';
+import { JarChoice } from '../../../ui/JarChoice';
+import { MethodChoice } from '../../../household/process/MethodChoice';
 import { useTestedQuestion } from './useTestedQuestion';
 
 /** One product: choose jar, pack and canner; then its tested time and all that belongs to it, or why there is none. */

@@ -7,7 +7,7 @@ import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { readNumber } from '@hoddle/core/measure/readNumber';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Slip } from '@/features/bench/instrument/Slip';
+import { Slip } from '@/ui/Slip';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { useMassWords, useUnits } from '@/store/useUnits';
 import { Choice } from '@/ui/Choice';
@@ -16,8 +16,8 @@ import { Screen } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
-import { CropKeys, recentCrops } from '../CropKeys';
-import { weekWords } from './bedWords';
+import { CropKeys, recentCrops } from '../../../ui/CropKeys';
+import { weekWords } from '../../../household/harvest/bedWords';
 
 export interface BedDraft {
   readonly crop: ProduceId;

@@ -5,8 +5,8 @@ import { findCard } from '@hoddle/core/handbook/cards';
 import { cardOfBatch } from '@hoddle/core/yields/cardForCrop';
 import { type StockedLot } from '@hoddle/core/pantry/shelf';
 import { useHousehold } from '@/store/useHousehold';
-import { useDateStyle } from '@/features/paper/useDateStyle';
-import { usePantry } from '../usePantry';
+import { useDateStyle } from '@/household/paper/useDateStyle';
+import { usePantry } from '../../../household/pantry/usePantry';
 
 /** What is wanted on the labels besides what is known of the jars. */
 export interface LabelWishes {

@@ -1,5 +1,5 @@
-import { useDevices } from '@/features/bench/devices/useDevices';
-import { useRemembered } from '@/features/bench/instrument/useRemembered';
+import { useDevices } from '@/household/access/useDevices';
+import { useRemembered } from '@/ui/useRemembered';
 import { reachedAt } from '@/store/shell/reachedAt';
 import { FIRST_SHEET } from './sheetDraft';
 import { type LabelWishes } from './useJarLabels';

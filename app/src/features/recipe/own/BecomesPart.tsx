@@ -6,7 +6,7 @@ import { judgeRecipe } from '@hoddle/core/process/ownShelf';
 import { bandsOf } from '@hoddle/core/process/withOwnSource';
 import { View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
-import { METHOD_NAMES } from '@/features/process/methodNames';
+import { METHOD_NAMES } from '@/household/process/methodNames';
 import { useHousehold } from '@/store/useHousehold';
 import { AltitudeBands } from '@/ui/AltitudeBands';
 import { COLOURS } from '@/ui/colours';

@@ -9,7 +9,7 @@ import { type RecipeFault, recipeFaults } from '@hoddle/core/process/recipeFault
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { saveText } from '@/features/pantry/files';
+import { saveText } from '@/household/paper/files';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
@@ -27,7 +27,7 @@ import { usePageDrafts } from '@/store/pageDrafts';
 import { SourceForm } from './SourceForm';
 import { StepsPart } from './StepsPart';
 import { UnreadPart } from './UnreadPart';
-import { useOwnRecipe } from './useOwnRecipes';
+import { useOwnRecipe } from '../../../household/recipe/useOwnRecipes';
 import { YieldPart } from './YieldPart';
 
 /** One recipe of the household's own: every line as it was understood, the steps, what it may become. */

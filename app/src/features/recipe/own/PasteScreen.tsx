@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { TextInput, View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { readFile } from '@/features/pantry/files';
+import { readFile } from '@/household/paper/files';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';

@@ -6,7 +6,7 @@ import { type Minutes } from '@hoddle/core/recipe/own/recipePage';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { JarChoice } from '@/features/bench/tested/JarChoice';
+import { JarChoice } from '@/ui/JarChoice';
 import { Choice } from '@/ui/Choice';
 import { hueOfCrop } from '@/ui/colours';
 import { TextField } from '@/ui/TextField';

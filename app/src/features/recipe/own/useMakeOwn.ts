@@ -16,10 +16,10 @@ import { type Cold, isCold, type Way } from '@hoddle/core/process/method';
 import { quartsPerBatch } from '@hoddle/core/recipe/cardColumns';
 import { useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
-import { useLots } from '@/features/harvest/useOnHand';
-import { usePages } from '@/features/process/usePages';
-import { useBatchAmounts } from '@/features/recipe/useBatchAmounts';
-import { useLearned } from '@/features/yields/useLearned';
+import { useLots } from '@/household/harvest/useOnHand';
+import { usePages } from '@/household/process/usePages';
+import { useBatchAmounts } from '@/household/recipe/useBatchAmounts';
+import { useLearned } from '@/household/yields/useLearned';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { batchWords } from './batchWords';
 

@@ -4,7 +4,7 @@ import { type SpringBed } from '@hoddle/core/season/spring/planSpring';
 import { useId } from 'react';
 import { View } from 'react-native';
 import Svg, { Defs, Line, Rect } from 'react-native-svg';
-import { countWords } from '@/features/harvest/garden/bedWords';
+import { countWords } from '@/household/harvest/bedWords';
 import { useMassWords } from '@/store/useUnits';
 import { COLOURS, hueOfCrop } from '@/ui/colours';
 import { CropGlyph } from '@/ui/CropGlyph';

@@ -3,7 +3,7 @@ import { type Spring } from './useSpring';
 import { sowingList } from '@hoddle/core/season/spring/sowingList';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { saveText } from '@/features/pantry/files';
+import { saveText } from '@/household/paper/files';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { Key } from '@/ui/Key';
 import { Heading, Words } from '@/ui/Words';

@@ -5,7 +5,7 @@ import { type Spring } from './useSpring';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { countWords } from '@/features/harvest/garden/bedWords';
+import { countWords } from '@/household/harvest/bedWords';
 import { useHousehold } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
 import { CheckRow } from '@/ui/CheckRow';

@@ -4,7 +4,7 @@ import { productRow } from '@hoddle/core/handbook/products';
 import { type Spring } from './useSpring';
 import { type SpringBed } from '@hoddle/core/season/spring/planSpring';
 import { type Sowing } from '@hoddle/core/season/spring/sowingList';
-import { countWords, weekAtWords } from '@/features/harvest/garden/bedWords';
+import { countWords, weekAtWords } from '@/household/harvest/bedWords';
 
 /** "enough in 5 years of 10": a chance as people say it. None and all are never promised. */
 export function enoughWords(chance: number): string {

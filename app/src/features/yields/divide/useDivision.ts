@@ -13,11 +13,11 @@ import { byProductsOf, type ByProduct } from '@hoddle/core/yields/byProducts';
 import { massForJarsKg } from '@hoddle/core/yields/estimateJars';
 import { useMemo, useState } from 'react';
 import { v7 as uuidV7 } from 'uuid';
-import { usePages } from '@/features/process/usePages';
+import { usePages } from '@/household/process/usePages';
 import { kitchenNow } from '@/store/kitchenNow';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { type ProductRows } from '../useJarsFrom';
-import { useLearned } from '../useLearned';
+import { useLearned } from '../../../household/yields/useLearned';
 
 /** A part as it was asked for. */
 export interface AskedPart {

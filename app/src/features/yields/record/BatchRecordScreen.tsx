@@ -8,11 +8,11 @@ import { productsFrom } from '@hoddle/core/yields/estimateJars';
 import { likelyInPot } from '@hoddle/core/day/likelyInPot';
 import { useRouter } from 'expo-router';
 import { v7 as uuidV7 } from 'uuid';
-import { recentCrops } from '@/features/harvest/CropKeys';
+import { recentCrops } from '@/ui/CropKeys';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { useUnits } from '@/store/useUnits';
-import { useLearned } from '../useLearned';
+import { useLearned } from '../../../household/yields/useLearned';
 import { RecordForm } from './RecordForm';
 import { type RecordDraft } from './readRecord';
 

@@ -4,8 +4,8 @@ import { missingForBatch } from '@hoddle/core/day/takeForRecipe';
 import { measuredNow } from '@hoddle/core/kitchen/measuredNow';
 import { type MissingProduce } from '@hoddle/core/yields/otherCrops';
 import { useMemo } from 'react';
-import { useLots } from '@/features/harvest/useOnHand';
-import { useLearned } from '@/features/yields/useLearned';
+import { useLots } from '@/household/harvest/useOnHand';
+import { useLearned } from '@/household/yields/useLearned';
 import { useHousehold } from '@/store/useHousehold';
 
 /**

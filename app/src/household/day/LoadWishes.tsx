@@ -2,7 +2,7 @@ import { ableCanners } from '@hoddle/core/day/ableCanners';
 import { type DayWish, wishKey } from '@hoddle/core/day/dayWish';
 import { loadTask } from '@hoddle/core/day/wish';
 import { View } from 'react-native';
-import { useTellDay } from '@/features/kitchen/useTellDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 import { useHousehold } from '@/store/useHousehold';
 import { ChipCheck } from '@/ui/ChipCheck';
 import { ChipRadio } from '@/ui/ChipRadio';
@@ -11,7 +11,7 @@ import { SmallKey } from '@/ui/SmallKey';
 import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
-import { type Day } from '../useDay';
+import { type Day } from './useDay';
 
 const MINUTE_MS = 60_000;
 const STEP_MS = 5 * MINUTE_MS;

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { type Batch, nameOf, jarsWords } from '@hoddle/core/day/batch';
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { useLoads } from '@/features/kitchen/useLoad';
+import { useLoads } from '@/household/kitchen/useLoad';
 import { useHousehold } from '@/store/useHousehold';
 import { dayAndDate } from '@/ui/clockWords';
 import { RowLink } from '@/ui/RowLink';

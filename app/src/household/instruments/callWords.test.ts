@@ -1,4 +1,3 @@
-import { alarmWords } from '../kitchen/alarmWords';
 import { callWords } from './callWords';
 
 // USDA Complete Guide to Home Canning, 2015, guide 6, low-temperature pasteurisation: 180 to 185 F; 82 to 85 C.
@@ -11,12 +10,4 @@ test('a call says what a canner of its kind does, in the degrees of the househol
   expect(callWords(found, 'us', { ...heating, method: 'pressure-dial' })).toMatch(/^At its pressure, by the gauge/);
   const cool = callWords({ kind: 'too-cool', reads: 176 }, 'metric', { ...heating, phase: 'boiling' });
   expect(cool).toBe('The bath is too cool: 80 C. 82 to 85 C the whole time.');
-
-  const load = { id: 'l', cannerId: 'c', batch: { method: 'low-temperature-bath' } };
-  const day = { loads: [load], batches: [], live: undefined } as unknown as Parameters<typeof alarmWords>[1];
-  const say = (kind: 'boil-found' | 'thermometer' | 'too-hot') =>
-    alarmWords({ id: '1', kind, loadId: 'l', dueAt: 0 }, day, { cannerName: () => 'Big pot', units: 'metric' });
-  expect(say('boil-found')).toBe('At 82 C, by the probe: look and tap, Big pot');
-  expect(say('thermometer')).toBe('82 to 85 C? Big pot');
-  expect(say('too-hot')).toBe('Bath over 85 C: Big pot');
 });

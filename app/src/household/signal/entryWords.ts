@@ -2,7 +2,7 @@ import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch, nameOf, jarsWords } from '@hoddle/core/day/batch';
 import { produceRow } from '@hoddle/core/handbook/produce';
 import { type JarLot } from '@hoddle/core/pantry/jarLot';
-import { countOf, MOVED_WORDS } from '@/features/pantry/pantryWords';
+import { countOf, MOVED_WORDS } from '@/household/pantry/pantryWords';
 import { wordsOf, type Write } from '@/store/write';
 
 /** What was entered, so that it is known again hours later: "took 1 quart crushed tomatoes", "19 lb damson plums". */

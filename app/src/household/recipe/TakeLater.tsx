@@ -1,8 +1,8 @@
 import { type Batch } from '@hoddle/core/day/batch';
 import { laterForRecipe } from '@hoddle/core/day/takeForRecipe';
 import { CROP_NAMES } from '@hoddle/core/handbook/crops';
-import { useLots } from '@/features/harvest/useOnHand';
-import { useTellDay } from '@/features/kitchen/useTellDay';
+import { useLots } from '@/household/harvest/useOnHand';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 import { useMassWords } from '@/store/useUnits';
 import { Key } from '@/ui/Key';
 

@@ -1,5 +1,5 @@
 import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
-import { type FollowingLoad } from '@/features/kitchen/nextSteps';
+import { type FollowingLoad } from '@/household/kitchen/nextSteps';
 import { type Day } from './useDay';
 
 export interface PlaceInDay {
