@@ -4,6 +4,7 @@ import { kitchenHands } from '../kitchenHands';
 import { RealServer } from '../realServer';
 import { watchPage } from '../watchPage';
 import { withKeptApp } from '../keptApp';
+import { appIsKept } from '../appIsKept';
 
 let server: RealServer;
 test.beforeEach(async () => {
@@ -230,6 +231,7 @@ withKeptApp('a lot ended and a bed set up without signal are sent by themselves,
   await hands.pick('Damson plums', '19');
   await expect.poll(async () => (await kept()).picks.length).toBe(1);
   await hands.goto('/harvest');
+  await appIsKept(page);
   await page.getByRole('link', { name: /19 lb damson plums, ripe, cool room/ }).click();
   await server.stop('SIGKILL');
   await page.getByRole('textbox', { name: 'How much of it' }).fill('9');
