@@ -46,7 +46,7 @@ function gapWords({ plan, bound }: PlannedSeason): string {
 
 function sizeWords(problem: SeasonProblem): string {
   const { columns, rows } = seasonModel(problem).model;
-  return `${columns.length} columns (${columns.filter(({ integer: whole }) => whole).length} whole), ${rows.length} rows`;
+  return `${columns.length} columns (${columns.filter(({ integer }) => integer).length} whole), ${rows.length} rows`;
 }
 
 function report(words: string, { problem, planned, firstS, tookS }: Measured): void {

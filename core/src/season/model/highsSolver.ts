@@ -3,7 +3,7 @@ import { type LinearModel } from './linearModel';
 import { type Solver, type SolverAnswer, type SolverNews } from './solver';
 
 const CONTINUOUS = 0;
-const WHOLE = 1;
+const INTEGER = 1;
 
 /** Cutting planes at the root, and no search for solutions. */
 const ROOT_ALONE = {
@@ -82,12 +82,12 @@ function modelData({ columns, rows }: LinearModel): ModelData {
     numCols: columns.length,
     numRows: rows.length,
     sense: -1 as ModelData['sense'],
-    colCost: columns.map(({ objective: worth }) => worth),
+    colCost: columns.map(({ objective }) => objective),
     colLower: columns.map(({ low }) => low),
     colUpper: columns.map(({ high }) => high),
     rowLower: rows.map(({ low }) => low),
     rowUpper: rows.map(({ high }) => high),
     matrix: { format: 'csr', numRows: rows.length, numCols: columns.length, starts, indices, values },
-    integrality: columns.map(({ integer: whole }) => (whole ? WHOLE : CONTINUOUS)),
+    integrality: columns.map(({ integer }) => (integer ? INTEGER : CONTINUOUS)),
   };
 }

@@ -5,6 +5,7 @@ export interface LinearModel {
 }
 
 export interface LinearColumn {
+  /** Its coefficient in what is to be made as great as can be. */
   readonly objective: number;
   readonly low: number;
   readonly high: number;
@@ -32,8 +33,8 @@ export class ModelWriter {
   }
 
   /** @returns its number */
-  column(worth: number, high: number, whole = false, low = 0): number {
-    this.columns.push({ objective: worth, low, high, integer: whole });
+  column(objective: number, high: number, integer = false, low = 0): number {
+    this.columns.push({ objective, low, high, integer });
     return this.columns.length - 1;
   }
 

@@ -117,7 +117,7 @@ export function repairContinuous(
   values: ArrayLike<number>,
   solve: Solver,
 ): ArrayLike<number> | undefined {
-  const free = new Set(model.columns.flatMap(({ integer: whole }, i) => (whole ? [] : [i])));
+  const free = new Set(model.columns.flatMap(({ integer }, i) => (integer ? [] : [i])));
   const rounded = Float64Array.from(values, (value, i) => (model.columns[i]?.integer ? Math.round(value) : value));
   const part = partOf(model, rounded, free);
   const answer = solve(part.model, { seconds: SHARING_SECONDS, gap: 0 });

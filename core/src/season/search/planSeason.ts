@@ -1,5 +1,6 @@
 import { drawsFrom } from '../../math/draws';
 import { columnsOf, kernelOf, type Likely, likelyOf } from '../model/kernelOf';
+import { type LinearColumn } from '../model/linearModel';
 import { partOf, withPart } from '../model/modelPart';
 import { greedyPlan } from './greedyPlan';
 import { type DayCheck } from './dayCheck';
@@ -195,7 +196,7 @@ class Planning {
   /** The season where nothing need be whole: what no plan can be better than, and what it makes a little of. */
   private relax(whole: SeasonModel, until: number): Likely | undefined {
     const { columns, rows } = whole.model;
-    const loose = { rows, columns: columns.map((column) => ({ ...column, whole: false })) };
+    const loose = { rows, columns: columns.map((column): LinearColumn => ({ ...column, integer: false })) };
     const answer = this.solve(loose, { seconds: this.left(until), gap: 0 });
     if (answer.kind === 'solved') this.boundBy(answer.worth);
     this.tell();
