@@ -1,5 +1,5 @@
-import '../fonts.css';
-import '../global.css';
+import '@/fonts.css';
+import '@/global.css';
 import { Slot, usePathname } from 'expo-router';
 import Head from 'expo-router/head';
 import { lazy, Suspense, useEffect } from 'react';

@@ -2,9 +2,9 @@ import { cropsNamed } from '@hoddle/core/handbook/cropsNamed';
 import { PRODUCE, type ProduceId } from '@hoddle/core/handbook/produce';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { CropGlyph } from '@/ui/CropGlyph';
-import { TextField } from '@/ui/TextField';
-import { Words } from '@/ui/Words';
+import { CropGlyph } from './CropGlyph';
+import { TextField } from './TextField';
+import { Words } from './Words';
 
 const RECENT = 4;
 

@@ -4,10 +4,10 @@ import { printMeasures } from '@hoddle/core/measure/cookMeasure';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { type TestedRow } from '@hoddle/core/process/testedRow';
 import { View } from 'react-native';
-import { hueOfCrop, hueOfProduct } from '@/ui/colours';
-import { JarDrawing } from '@/ui/JarDrawing';
-import { Spoons } from '@/ui/Spoons';
-import { Words } from '@/ui/Words';
+import { hueOfCrop, hueOfProduct } from './colours';
+import { JarDrawing } from './JarDrawing';
+import { Spoons } from './Spoons';
+import { Words } from './Words';
 
 interface DosePartProps {
   row: TestedRow;

@@ -1,8 +1,8 @@
 import { type JarSize, JARS } from '@hoddle/core/handbook/jars';
 import { Pressable, View } from 'react-native';
-import { type Mark } from '@/ui/colours';
-import { JarDrawing } from '@/ui/JarDrawing';
-import { Words } from '@/ui/Words';
+import { type Mark } from './colours';
+import { JarDrawing } from './JarDrawing';
+import { Words } from './Words';
 
 const SHORT: Readonly<Record<JarSize, string>> = {
   'quarter-pint': '4 oz',

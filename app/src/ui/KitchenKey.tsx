@@ -1,6 +1,6 @@
 import { type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
-import { Words } from '@/ui/Words';
+import { Words } from './Words';
 
 interface KitchenKeyProps {
   words: string;

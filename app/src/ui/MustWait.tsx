@@ -6,9 +6,9 @@ import { type ProductRow } from '@hoddle/core/handbook/products';
 import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { duration } from '@/ui/clockWords';
-import { Key } from '@/ui/Key';
-import { Words } from '@/ui/Words';
+import { duration } from './clockWords';
+import { Key } from './Key';
+import { Words } from './Words';
 
 interface MustWaitProps {
   card: Card;

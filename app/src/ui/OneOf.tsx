@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { RadioRow } from '@/ui/RadioRow';
+import { RadioRow } from './RadioRow';
 
 interface OneOfProps {
   label: string;

@@ -2,9 +2,9 @@ import { inPlaceOf } from '@hoddle/core/day/daySequence';
 import { type Card } from '@hoddle/core/handbook/cards/card';
 import { stepOf } from '@hoddle/core/handbook/steps';
 import { View } from 'react-native';
-import { CheckRow } from '@/ui/CheckRow';
-import { duration } from '@/ui/clockWords';
-import { Words } from '@/ui/Words';
+import { CheckRow } from './CheckRow';
+import { duration } from './clockWords';
+import { Words } from './Words';
 
 interface OptionalStepsProps {
   card: Pick<Card, 'steps' | 'instead'>;

@@ -2,9 +2,9 @@ import { type JarSize } from '@hoddle/core/handbook/jars';
 import { type Range } from '@hoddle/core/math/range';
 import { useId } from 'react';
 import Svg, { Circle, G, Line } from 'react-native-svg';
-import { COLOURS, type Mark } from '@/ui/colours';
-import { JarDefs, JarFigure } from '@/ui/JarDrawing';
-import { jarShape } from '@/ui/jarShape';
+import { COLOURS, type Mark } from './colours';
+import { JarDefs, JarFigure } from './JarDrawing';
+import { jarShape } from './jarShape';
 
 interface RangeJarsProps {
   size: JarSize;

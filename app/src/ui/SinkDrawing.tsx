@@ -1,5 +1,5 @@
 import Svg, { Path } from 'react-native-svg';
-import { COLOURS } from '@/ui/colours';
+import { COLOURS } from './colours';
 
 /** A basin with its drain: what goes in here is poured off, and is in no pot. */
 export function SinkDrawing() {

@@ -1,7 +1,7 @@
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { View } from 'react-native';
-import { COLOURS } from '@/ui/colours';
-import { Words } from '@/ui/Words';
+import { COLOURS } from './colours';
+import { Words } from './Words';
 
 /** A slip of a key: told in a sentence, what was typed stays. */
 export function Slip({ sentence }: { sentence: string }) {

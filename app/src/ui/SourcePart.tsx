@@ -3,8 +3,8 @@ import { type TestedProcess } from '@hoddle/core/process/findProcess';
 import { type TestedRow } from '@hoddle/core/process/testedRow';
 import { type ReactNode } from 'react';
 import { View } from 'react-native';
-import { dayWords } from '@/ui/clockWords';
-import { Words } from '@/ui/Words';
+import { dayWords } from './clockWords';
+import { Words } from './Words';
 
 interface SourcePartProps {
   row: TestedRow;

@@ -1,6 +1,6 @@
 import { type Batch } from '@hoddle/core/day/batch';
 import { tableWords } from '@hoddle/core/kitchen/byTheTable';
-import { Words } from '@/ui/Words';
+import { Words } from './Words';
 
 /** Where the table says another thing than the plan did: what holds now. */
 export function TableNote({ batch, tone = 'ink' }: { batch: Batch; tone?: 'ink' | 'milk' }) {

@@ -1,8 +1,8 @@
 import { HARVEST_UNITS, type HarvestUnit } from '@hoddle/core/measure/amount';
 import { Pressable, View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
-import { COLOURS } from '@/ui/colours';
-import { Words } from '@/ui/Words';
+import { COLOURS } from './colours';
+import { Words } from './Words';
 
 const SHORT_WORDS: Readonly<Record<HarvestUnit, string>> = {
   lb: 'lb',

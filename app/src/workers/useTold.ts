@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { askedWithRecipes } from '@/store/ownRecipes';
-import { startWork, type WorkName } from '@/workers/startWork';
+import { startWork, type WorkName } from './startWork';
 
 /**
  * What a worker tells of a question, in the order it is told; none until something is.

@@ -212,9 +212,9 @@ export class LearningSearch {
 
   /** Reasons are rows: whatever hung on the old ones is at the root by now. */
   private inRows(): DifferenceConstraints {
-    const { links, waiting } = differencesInRows(this.addedDifferences, this.listeners.length);
+    const { differences, waiting } = differencesInRows(this.addedDifferences, this.listeners.length);
     this.conditionalDifferences = waiting;
-    return links;
+    return differences;
   }
 
   private propagate(): boolean {
@@ -254,19 +254,19 @@ export class LearningSearch {
       if (from !== undefined && to !== undefined && now < to && !this.enqueue(boundVar, to, [boundVar, from]))
         return false;
     }
-    const links = this.differences as DifferenceConstraints;
-    const { to, gap, first } = links;
+    const differences = this.differences as DifferenceConstraints;
+    const { to, gap, first } = differences;
     const { at } = bounds;
     const end = first[boundVar + 1] as number;
     for (let row = first[boundVar] as number; row < end; row++) {
       const bound = (at[boundVar] as number) + (gap[row] as number);
-      if ((at[to[row] as number] as number) < bound && !this.propagateDifference(links, row)) return false;
+      if ((at[to[row] as number] as number) < bound && !this.propagateDifference(differences, row)) return false;
     }
     const waiting = this.conditionalDifferences[boundVar] as Int32Array;
     const now = at[boundVar] as number;
     for (let k = 0; k < waiting.length; k++) {
       const row = waiting[k] as number;
-      if ((links.ifBound[row] as number) <= now && !this.propagateDifference(links, row)) return false;
+      if ((differences.ifBound[row] as number) <= now && !this.propagateDifference(differences, row)) return false;
     }
     const clause = this.clauses.propagate(boundVar);
     if (!clause) return true;
@@ -274,12 +274,12 @@ export class LearningSearch {
     return this.fail(opposites(clause.literals));
   }
 
-  private propagateDifference(links: DifferenceConstraints, row: number): boolean {
-    const from = links.from[row] as number;
-    const to = links.to[row] as number;
-    const gap = links.gap[row] as number;
-    const ifVar = links.ifVar[row] as number;
-    const ifBound = links.ifBound[row] as number;
+  private propagateDifference(differences: DifferenceConstraints, row: number): boolean {
+    const from = differences.from[row] as number;
+    const to = differences.to[row] as number;
+    const gap = differences.gap[row] as number;
+    const ifVar = differences.ifVar[row] as number;
+    const ifBound = differences.ifBound[row] as number;
     const { at } = this.bounds;
     const bound = (at[from] as number) + gap;
     if ((at[to] as number) >= bound) return true;

@@ -11,7 +11,7 @@ import { temperatureWords } from '@/ui/amountWords';
 import { COLOURS } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { useLastValues } from '../../ui/useRemembered';
+import { useLastValues } from '@/ui/useRemembered';
 import {
   Bottle,
   Clipboard,

@@ -11,7 +11,7 @@ import { hueOfProduct } from '@/ui/colours';
 import { CountStepper } from '@/ui/CountStepper';
 import { Plate } from '@/ui/Plate';
 import { Words } from '@/ui/Words';
-import { LoadMapDrawing } from '../../household/canner/LoadMapDrawing';
+import { LoadMapDrawing } from '@/household/canner/LoadMapDrawing';
 import { WaterPart } from './WaterPart';
 
 interface LoadPlateProps {

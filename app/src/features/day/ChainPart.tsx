@@ -7,8 +7,8 @@ import { duration } from '@/ui/clockWords';
 import { Plate } from '@/ui/Plate';
 import { Words } from '@/ui/Words';
 import { savingWays } from './life/waysOf';
-import { type DayWithPlan } from '../../household/day/useDay';
-import { useEnds } from '../../household/day/useEnds';
+import { type DayWithPlan } from '@/household/day/useDay';
+import { useEnds } from '@/household/day/useEnds';
 
 const MINUTE_MS = 60_000;
 /** So much is worth changing something. */

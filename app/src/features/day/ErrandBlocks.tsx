@@ -7,10 +7,10 @@ import { useTellDay } from '@/household/kitchen/useTellDay';
 import { clockTimeFrom, duration } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { Words } from '@/ui/Words';
-import { awayWords, errandName, errandTimeWords } from '../../household/day/errandWords';
+import { awayWords, errandName, errandTimeWords } from '@/household/day/errandWords';
 import { PX_PER_MIN, type StripScale } from './stripScale';
 import { TimeHandle } from './TimeHandle';
-import { type DayWithPlan } from '../../household/day/useDay';
+import { type DayWithPlan } from '@/household/day/useDay';
 
 const MINUTE_MS = 60_000;
 const DAY_MIN = 24 * 60;

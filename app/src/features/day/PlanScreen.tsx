@@ -27,10 +27,10 @@ import { DayStrip } from './DayStrip';
 import { LifeLink } from './life/LifeLink';
 import { NoDay } from './NoDay';
 import { NotSoPart } from './NotSoPart';
-import { daysWords, finishWords } from '../../household/day/finishWords';
-import { phaseWords } from '../../household/day/phaseWords';
+import { daysWords, finishWords } from '@/household/day/finishWords';
+import { phaseWords } from '@/household/day/phaseWords';
 import { SearchPart } from './SearchPart';
-import { type Day, type DayLoad, hasPlan, useDay } from '../../household/day/useDay';
+import { type Day, type DayLoad, hasPlan, useDay } from '@/household/day/useDay';
 import { useHasBegun } from './useHasBegun';
 
 /** The preserving day: its strip, its loads, and where it stands. */

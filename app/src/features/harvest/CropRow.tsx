@@ -7,8 +7,8 @@ import { COLOURS, hueOfCrop } from '@/ui/colours';
 import { Fuse } from '@/ui/Fuse';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { keepingOf, PLACE_NAMES, PLACE_WORDS } from '../../household/harvest/keepingWords';
-import { type CropOnHand, lotKey } from '../../household/harvest/useOnHand';
+import { keepingOf, PLACE_NAMES, PLACE_WORDS } from '@/household/harvest/keepingWords';
+import { type CropOnHand, lotKey } from '@/household/harvest/useOnHand';
 
 interface CropRowProps {
   item: CropOnHand;

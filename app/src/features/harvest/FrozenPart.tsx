@@ -8,7 +8,7 @@ import { dayAndDate } from '@/ui/clockWords';
 import { CropGlyph } from '@/ui/CropGlyph';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
-import { type CropOnHand, lotKey, useFrozen } from '../../household/harvest/useOnHand';
+import { type CropOnHand, lotKey, useFrozen } from '@/household/harvest/useOnHand';
 
 const DAY_MS = 24 * 60 * 60_000;
 

@@ -13,9 +13,9 @@ import { FrozenPart } from './FrozenPart';
 import { GardenLink } from './garden/GardenLink';
 import { LeftPart } from './LeftPart';
 import { LatelyPart } from './LatelyPart';
-import { BatchesToWrite } from '../../household/harvest/BatchesToWrite';
+import { BatchesToWrite } from '@/household/harvest/BatchesToWrite';
 import { TallyPart } from './TallyPart';
-import { useOnHand } from '../../household/harvest/useOnHand';
+import { useOnHand } from '@/household/harvest/useOnHand';
 
 /** What is on hand, what the garden will give, what came in lately and where the year went. */
 export function HarvestScreen() {

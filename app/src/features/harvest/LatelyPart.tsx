@@ -8,7 +8,7 @@ import { useMassWords } from '@/store/useUnits';
 import { clockTime, dayAndDate } from '@/ui/clockWords';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
-import { lotName, PLACE_NAMES, PLACE_WORDS } from '../../household/harvest/keepingWords';
+import { lotName, PLACE_NAMES, PLACE_WORDS } from '@/household/harvest/keepingWords';
 import { TextKey } from '@/ui/TextKey';
 
 const LATEST = 6;

@@ -5,7 +5,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { Key } from '@/ui/Key';
 import { Words } from '@/ui/Words';
-import { lotKey } from '../../household/harvest/useOnHand';
+import { lotKey } from '@/household/harvest/useOnHand';
 
 /** What something left behind may become: a tested product where there is one, else a recipe of the household's own. */
 export function LeftMakes({ lot }: { lot: Lot }) {

@@ -4,8 +4,8 @@ import { Fuse } from '@/ui/Fuse';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
 import { View } from 'react-native';
-import { keepingOf, lotAmount, lotName, PLACE_NAMES } from '../../household/harvest/keepingWords';
-import { lotKey, useLeftBehind } from '../../household/harvest/useOnHand';
+import { keepingOf, lotAmount, lotName, PLACE_NAMES } from '@/household/harvest/keepingWords';
+import { lotKey, useLeftBehind } from '@/household/harvest/useOnHand';
 
 /** Peels, pulp, juice and brine that were kept for something, each with its fuse; nothing while there is none. */
 export function LeftPart({ now }: { now: number }) {

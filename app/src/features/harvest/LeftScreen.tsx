@@ -25,7 +25,7 @@ import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
-import { PLACE_NAMES } from '../../household/harvest/keepingWords';
+import { PLACE_NAMES } from '@/household/harvest/keepingWords';
 
 /** What a batch leaves behind: kept with a weight, a place and a fuse, or gone with one tap. */
 export function LeftScreen({ batchId, amount, first }: { batchId: string; amount: string; first?: LeftKind }) {

@@ -22,8 +22,8 @@ import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
 import { LeftMakes } from './LeftMakes';
-import { keepingOf, lotAmount, lotName, PLACE_NAMES, PLACE_WORDS } from '../../household/harvest/keepingWords';
-import { lotKey, useLeftBehind, useLots } from '../../household/harvest/useOnHand';
+import { keepingOf, lotAmount, lotName, PLACE_NAMES, PLACE_WORDS } from '@/household/harvest/keepingWords';
+import { lotKey, useLeftBehind, useLots } from '@/household/harvest/useOnHand';
 
 const ENDS: readonly { kind: LotEnd; words: string }[] = [
   { kind: 'eaten', words: 'Eaten fresh' },

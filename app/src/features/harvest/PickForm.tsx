@@ -22,11 +22,11 @@ import { RipenessGlyph } from '@/ui/RipenessGlyph';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { AskMeasure } from './AskMeasure';
-import { CropKeys, recentCrops } from '../../ui/CropKeys';
-import { PLACE_NAMES } from '../../household/harvest/keepingWords';
+import { CropKeys, recentCrops } from '@/ui/CropKeys';
+import { PLACE_NAMES } from '@/household/harvest/keepingWords';
 import { MorePick } from './MorePick';
 import { OtherMeasures } from './OtherMeasures';
-import { UnitKeys } from '../../ui/UnitKeys';
+import { UnitKeys } from '@/ui/UnitKeys';
 import { type DraftReading, type PickDraft, pickFrom, readDraft, usePickEntry, withAnd } from './usePickEntry';
 
 interface PickFormProps {

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { v7 as uuidV7 } from 'uuid';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
-import { recentCrops } from '../../ui/CropKeys';
+import { recentCrops } from '@/ui/CropKeys';
 import { PickForm } from './PickForm';
 import { newDraft } from './usePickEntry';
 

@@ -7,8 +7,8 @@ import { Plate } from '@/ui/Plate';
 import { SmallKey } from '@/ui/SmallKey';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
-import { weightWords } from '../../household/instruments/readingWords';
-import { useInstrumentSettings, useScales } from '../../household/instruments/useInstruments';
+import { weightWords } from '@/household/instruments/readingWords';
+import { useInstrumentSettings, useScales } from '@/household/instruments/useInstruments';
 
 /** What is put on a scale with something in it: told once, known again by its weight. */
 export function ContainersPart() {

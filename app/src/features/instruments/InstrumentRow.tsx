@@ -6,8 +6,8 @@ import { ChipRadio } from '@/ui/ChipRadio';
 import { SmallKey } from '@/ui/SmallKey';
 import { Words } from '@/ui/Words';
 import { InstrumentDrawing } from './InstrumentDrawing';
-import { KIND_WORDS, readingWords, SET_ASIDE_WORDS } from '../../household/instruments/readingWords';
-import { type InstrumentNow, placeOf, useInstrumentSettings } from '../../household/instruments/useInstruments';
+import { KIND_WORDS, readingWords, SET_ASIDE_WORDS } from '@/household/instruments/readingWords';
+import { type InstrumentNow, placeOf, useInstrumentSettings } from '@/household/instruments/useInstruments';
 
 /** One instrument: what it tells, where it is, and what is wrong with it, said. */
 export function InstrumentRow({ instrument }: { instrument: InstrumentNow }) {

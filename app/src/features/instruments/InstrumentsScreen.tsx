@@ -11,7 +11,7 @@ import { BrowserPart } from './BrowserPart';
 import { ContainersPart } from './ContainersPart';
 import { InstrumentRow } from './InstrumentRow';
 import { SimulatedPart } from './SimulatedPart';
-import { useInstrumentSettings } from '../../household/instruments/useInstruments';
+import { useInstrumentSettings } from '@/household/instruments/useInstruments';
 
 /** Scales and probes: what each tells now, where it is, what it weighs in, and whether a probe may begin a clock. */
 export function InstrumentsScreen() {

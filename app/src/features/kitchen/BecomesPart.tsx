@@ -9,7 +9,7 @@ import { type Day, type LiveDay } from '@/household/day/useDay';
 import { usePages } from '@/household/process/usePages';
 import { useLearned } from '@/household/yields/useLearned';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { useCapacity } from './LoadsChange';
 import { potName } from './PotsPart';
 

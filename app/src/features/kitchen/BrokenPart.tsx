@@ -2,9 +2,9 @@ import { countJars } from '@hoddle/core/handbook/jars';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
-import { type RunningLoad } from '../../household/kitchen/useLoad';
-import { useLoadTaps } from '../../household/kitchen/useLoadTaps';
+import { KitchenKey } from '@/ui/KitchenKey';
+import { type RunningLoad } from '@/household/kitchen/useLoad';
+import { useLoadTaps } from '@/household/kitchen/useLoadTaps';
 
 /** A jar broke in the canner or on the way out: the load goes on with one less. */
 export function BrokenPart({ running }: { running: RunningLoad }) {

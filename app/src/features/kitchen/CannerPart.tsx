@@ -12,12 +12,12 @@ import { COLOURS } from '@/ui/colours';
 import { HeatSign } from '@/ui/HeatSign';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { LoadPot } from './LoadPot';
 import { Pot } from './Pot';
 import { ProbeLine } from './ProbeLine';
-import { type RunningLoad } from '../../household/kitchen/useLoad';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { type RunningLoad } from '@/household/kitchen/useLoad';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 const MINUTE_MS = 60_000;
 

@@ -7,10 +7,10 @@ import { type Day, type LiveDay } from '@/household/day/useDay';
 import { useRestStore } from '@/store/restStore';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { orderWords } from './orderWords';
-import { orderOf } from '../../household/kitchen/useStartDay';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { orderOf } from '@/household/kitchen/useStartDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 const MINUTE_MS = 60_000;
 

@@ -12,7 +12,7 @@ import { clockTime, isoDay, minuteOfDay } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
 import { BecomesPart } from './BecomesPart';
 import { KitchenFrame } from './KitchenFrame';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { LoadsChange } from './LoadsChange';
 import { OfferPart } from './OfferPart';
 import { potName, PotsPart } from './PotsPart';

@@ -15,10 +15,10 @@ import { Words } from '@/ui/Words';
 import { alarmWords } from './alarmWords';
 import { KitchenFrame } from './KitchenFrame';
 import { JarsSomewhere, loadsOf } from './JarsSomewhere';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { PassedOver } from './PassedOver';
 import { useAlarms } from './useAlarms';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 const MINUTE_MS = 60_000;
 

@@ -5,10 +5,10 @@ import { type Day } from '@/household/day/useDay';
 import { clockTime, weekday } from '@/ui/clockWords';
 import { HeatSign } from '@/ui/HeatSign';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
-import { type RunningLoad } from '../../household/kitchen/useLoad';
-import { useTellDay } from '../../household/kitchen/useTellDay';
-import { insideWords } from '../../household/kitchen/insideWords';
+import { KitchenKey } from '@/ui/KitchenKey';
+import { type RunningLoad } from '@/household/kitchen/useLoad';
+import { useTellDay } from '@/household/kitchen/useTellDay';
+import { insideWords } from '@/household/kitchen/insideWords';
 
 /** Jars on the towel: left alone until their lids are pressed; bands of reusable lids are tightened as they come out. */
 export function CoolingRows({ day, loads }: { day: Day; loads: readonly RunningLoad[] }) {

@@ -8,7 +8,7 @@ import { type Acid, checkDose } from '@hoddle/core/process/checkDose';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { NumberPad } from './NumberPad';
 
 interface DoseKeyProps {

@@ -17,11 +17,11 @@ import { COLOURS } from '@/ui/colours';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
 import { DoseKey } from './DoseKey';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { RanShort } from './RanShort';
 import { StartStep } from './StartStep';
 import { StepAmounts } from './StepAmounts';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 const MINUTE_MS = 60_000;
 

@@ -11,8 +11,8 @@ import { idOfWords, useJarsIn } from '@/household/pantry/useJarsIn';
 import { useHousehold } from '@/store/useHousehold';
 import { clockTimeFrom, dayAndDate } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
-import { useLoads } from '../../household/kitchen/useLoad';
+import { KitchenKey } from '@/ui/KitchenKey';
+import { useLoads } from '@/household/kitchen/useLoad';
 
 /** "loads 1 and 3" of a batch, by the numbers of the day: two batches of one product are told apart. */
 export function loadsOf(batch: Batch, day: Day): string {

@@ -16,14 +16,14 @@ import { CoolingRows } from './CoolingRows';
 import { cooksNow } from './cooksNow';
 import { HandsCard } from './HandsCard';
 import { KitchenFrame } from './KitchenFrame';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { LiveStrip } from './LiveStrip';
 import { NextThings } from './NextThings';
 import { StartPart } from './StartPart';
 import { ThermometerRow } from './ThermometerRow';
 import { UndoStep } from './UndoStep';
 import { useAlarms } from './useAlarms';
-import { useLoads } from '../../household/kitchen/useLoad';
+import { useLoads } from '@/household/kitchen/useLoad';
 import { WaitRow } from './WaitRow';
 
 /** The kitchen of the day: every canner with its clock, what each pair of hands does now, what comes next. */

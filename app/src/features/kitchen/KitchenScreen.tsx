@@ -16,11 +16,11 @@ import { Words } from '@/ui/Words';
 import { BrokenPart } from './BrokenPart';
 import { KitchenFrame } from './KitchenFrame';
 import { LoadPot } from './LoadPot';
-import { type FollowingLoad, nextSteps } from '../../household/kitchen/nextSteps';
+import { type FollowingLoad, nextSteps } from '@/household/kitchen/nextSteps';
 import { PassedOver } from './PassedOver';
 import { ToldPart } from './ToldPart';
-import { type RunningLoad, useLoad } from '../../household/kitchen/useLoad';
-import { insideWords } from '../../household/kitchen/insideWords';
+import { type RunningLoad, useLoad } from '@/household/kitchen/useLoad';
+import { insideWords } from '@/household/kitchen/insideWords';
 
 /** The kitchen clock of one load, dark, to be read from two metres away. */
 export function KitchenScreen({ loadId }: { loadId: string }) {

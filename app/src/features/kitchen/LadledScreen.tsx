@@ -12,9 +12,9 @@ import { useHousehold } from '@/store/useHousehold';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
 import { KitchenFrame } from './KitchenFrame';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { MeasuredOff, useVolume } from './MeasuredOff';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 /** Something was ladled off a pot though nobody planned it: it is measured, and becomes jars of its own or is kept as it is. */
 export function LadledScreen({ batchId }: { batchId: string }) {

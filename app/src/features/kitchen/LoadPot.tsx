@@ -12,8 +12,8 @@ import { PhasePart } from './PhasePart';
 import { ProbeLine } from './ProbeLine';
 import { TooSoonPart } from './TooSoonPart';
 import { UndoLine } from './UndoLine';
-import { type RunningLoad } from '../../household/kitchen/useLoad';
-import { useLoadTaps } from '../../household/kitchen/useLoadTaps';
+import { type RunningLoad } from '@/household/kitchen/useLoad';
+import { useLoadTaps } from '@/household/kitchen/useLoadTaps';
 
 interface LoadPotProps {
   running: RunningLoad;

@@ -8,7 +8,7 @@ import { v7 as uuidV7 } from 'uuid';
 import { type Day } from '@/household/day/useDay';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { NumberPad } from './NumberPad';
 
 interface LoadsChangeProps {

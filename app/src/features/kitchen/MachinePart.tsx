@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { NumberPad } from './NumberPad';
-import { type RunningLoad } from '../../household/kitchen/useLoad';
-import { type LoadTaps } from '../../household/kitchen/useLoadTaps';
+import { type RunningLoad } from '@/household/kitchen/useLoad';
+import { type LoadTaps } from '@/household/kitchen/useLoadTaps';
 
 /** A canner that times itself: the minutes it shows are told, and are never fewer than the tested ones. */
 export function MachinePart({ running, taps }: { running: RunningLoad; taps: LoadTaps }) {

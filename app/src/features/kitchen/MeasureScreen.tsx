@@ -23,14 +23,14 @@ import { Words } from '@/ui/Words';
 import { isLater } from './ChangeScreen';
 import { GateAmounts } from './GateAmounts';
 import { KitchenFrame } from './KitchenFrame';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { useCapacity } from './LoadsChange';
 import { NumberPad } from './NumberPad';
 import { OfferPart } from './OfferPart';
 import { ShortPart } from './ShortPart';
 import { TakeOff } from './TakeOff';
 import { useKeepCold } from './useKeepCold';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 /** The measure gate: what was really got, and what it makes of sugar, pectin, jars, loads and the rest of the day. */
 export function MeasureScreen({ taskId }: { taskId: string }) {

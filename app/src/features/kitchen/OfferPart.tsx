@@ -8,10 +8,10 @@ import { type Day, type LiveDay } from '@/household/day/useDay';
 import { solveInWorker } from '@/store/restStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { orderWords } from './orderWords';
-import { orderOf } from '../../household/kitchen/useStartDay';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { orderOf } from '@/household/kitchen/useStartDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 interface OfferPartProps {
   day: Day;

@@ -3,8 +3,8 @@ import { View } from 'react-native';
 import { type Day } from '@/household/day/useDay';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { KitchenKey } from '@/ui/KitchenKey';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 /** Jars that went in although something that was tested was never told: what that means for them, and where to say it was done. */
 export function PassedOver({ day, loadId }: { day: Day; loadId: string }) {

@@ -11,14 +11,14 @@ import { HeatSign } from '@/ui/HeatSign';
 import { useIsWide } from '@/ui/StationBar';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { MachinePart } from './MachinePart';
-import { methodWords } from '../../household/kitchen/methodWords';
-import { type FollowingLoad } from '../../household/kitchen/nextSteps';
+import { methodWords } from '@/household/kitchen/methodWords';
+import { type FollowingLoad } from '@/household/kitchen/nextSteps';
 import { Pot } from './Pot';
-import { type RunningLoad } from '../../household/kitchen/useLoad';
-import { type LoadTaps } from '../../household/kitchen/useLoadTaps';
-import { insideWords } from '../../household/kitchen/insideWords';
+import { type RunningLoad } from '@/household/kitchen/useLoad';
+import { type LoadTaps } from '@/household/kitchen/useLoadTaps';
+import { insideWords } from '@/household/kitchen/insideWords';
 
 interface PhasePartProps {
   running: RunningLoad;

@@ -7,7 +7,7 @@ import { outputsOf } from '@hoddle/core/recipe/potOutputs';
 import { useRouter } from 'expo-router';
 import { type Day, type LiveDay } from '@/household/day/useDay';
 import { usePages } from '@/household/process/usePages';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 
 interface PotsPartProps {
   day: Day;

@@ -9,9 +9,9 @@ import { useAtCanner } from '@/household/instruments/useInstruments';
 import { useInstrumentStore } from '@/store/instrumentStore';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { useAlarms } from './useAlarms';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 interface ProbeLineProps {
   loadId: string;
@@ -25,7 +25,8 @@ export function ProbeLine({ loadId, cannerId, ...at }: ProbeLineProps) {
   const { units } = useHousehold().household;
   const own = useAtCanner(cannerId);
   const { calls } = useInstrumentStore();
-  const call = calls.find((each) => each.loadId === loadId);
+  // Two instruments in one pot may call for different things: none hides the other.
+  const ofLoad = calls.filter((each) => each.loadId === loadId);
   if (own.length === 0) return null;
   return (
     <View className="gap-2">
@@ -39,12 +40,12 @@ export function ProbeLine({ loadId, cannerId, ...at }: ProbeLineProps) {
           </Words>
         </View>
       ))}
-      {call && (
-        <Words role="status" size="lead" weight={700} tone="milk">
+      {ofLoad.map((call) => (
+        <Words key={call.instrument} role="status" size="lead" weight={700} tone="milk">
           {callWords(call, units, at)}
         </Words>
-      )}
-      {call && <NotSo loadId={loadId} />}
+      ))}
+      {ofLoad.length > 0 && <NotSo loadId={loadId} />}
     </View>
   );
 }

@@ -7,7 +7,7 @@ import { View } from 'react-native';
 import { useBatchAmounts } from '@/household/recipe/useBatchAmounts';
 import { Words } from '@/ui/Words';
 import { AmountRow } from './AmountRow';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { NumberPad } from './NumberPad';
 
 /** Steps at which the liquid is poured over packed jars. */

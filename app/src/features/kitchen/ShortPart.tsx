@@ -12,8 +12,8 @@ import { useHousehold } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
 import { weekday } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { KitchenKey } from '@/ui/KitchenKey';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 interface ShortPartProps {
   day: Day;

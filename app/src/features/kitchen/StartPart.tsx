@@ -5,10 +5,10 @@ import { pastWords } from '@/household/day/finishWords';
 import { type DayWithPlan } from '@/household/day/useDay';
 import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { askForNotices, noticesAre } from './notices';
 import { call, openSound } from './tones';
-import { useStartDay } from '../../household/kitchen/useStartDay';
+import { useStartDay } from '@/household/kitchen/useStartDay';
 import { canStayAwake } from './useStayAwake';
 
 const MINUTE_MS = 60_000;

@@ -9,9 +9,9 @@ import { type Day, type LiveDay } from '@/household/day/useDay';
 import { householdNow, useNow } from '@/store/useHousehold';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
-import { DoneBefore } from '../../household/kitchen/DoneBefore';
-import { KitchenKey } from '../../ui/KitchenKey';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { DoneBefore } from '@/household/kitchen/DoneBefore';
+import { KitchenKey } from '@/ui/KitchenKey';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 /**
  * The key of a step that has not begun: it starts where all it waits for is over. Else it says what comes first, with the key

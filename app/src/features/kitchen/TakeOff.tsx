@@ -15,11 +15,11 @@ import { type Day, type LiveDay } from '@/household/day/useDay';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
 import { isLater } from './ChangeScreen';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { useCapacity } from './LoadsChange';
 import { MeasuredOff, useVolume } from './MeasuredOff';
 import { OfferPart } from './OfferPart';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 interface TakeOffProps {
   day: Day;

@@ -4,8 +4,8 @@ import { type Day } from '@/household/day/useDay';
 import { useHousehold } from '@/store/useHousehold';
 import { bathWords } from '@/ui/bathWords';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { KitchenKey } from '@/ui/KitchenKey';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 /** A low-temperature bath is watched: 180 F at least, or its time starts again; over 185 F the food goes soft. */
 export function ThermometerRow({ day, alarm }: { day: Day; alarm: Alarm }) {

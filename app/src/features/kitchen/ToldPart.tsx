@@ -2,7 +2,7 @@ import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { View } from 'react-native';
 import { clockTime } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
-import { type RunningLoad } from '../../household/kitchen/useLoad';
+import { type RunningLoad } from '@/household/kitchen/useLoad';
 
 /** What was written down of a load: taps that did not fit, and a boil that came sooner than can be. */
 export function ToldPart({ running: { state } }: { running: RunningLoad }) {

@@ -2,9 +2,9 @@ import { isPressure } from '@hoddle/core/canner/canner';
 import { View } from 'react-native';
 import { duration } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
-import { type RunningLoad } from '../../household/kitchen/useLoad';
-import { type LoadTaps } from '../../household/kitchen/useLoadTaps';
+import { KitchenKey } from '@/ui/KitchenKey';
+import { type RunningLoad } from '@/household/kitchen/useLoad';
+import { type LoadTaps } from '@/household/kitchen/useLoadTaps';
 
 /** "It boils" sooner than can be: a full boil, or a canner that has vented for ten minutes, is what the tested time counts from. */
 export function TooSoonPart({ running, taps }: { running: RunningLoad; taps: LoadTaps }) {

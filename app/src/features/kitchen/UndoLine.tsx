@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { clockTime } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
-import { type RunningLoad } from '../../household/kitchen/useLoad';
-import { type LoadTaps, useLastTap } from '../../household/kitchen/useLoadTaps';
+import { KitchenKey } from '@/ui/KitchenKey';
+import { type RunningLoad } from '@/household/kitchen/useLoad';
+import { type LoadTaps, useLastTap } from '@/household/kitchen/useLoadTaps';
 
 const TOLD: Partial<Record<KitchenEvent['type'], string>> = {
   'load-started': 'Jars in',

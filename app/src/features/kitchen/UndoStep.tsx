@@ -4,8 +4,8 @@ import { View } from 'react-native';
 import { type Day } from '@/household/day/useDay';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { useSingleTap } from '@/ui/useSingleTap';
-import { KitchenKey } from '../../ui/KitchenKey';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { KitchenKey } from '@/ui/KitchenKey';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 type StepEvent = Extract<DayEvent, { taskId: string }>;
 

@@ -12,11 +12,11 @@ import { useNow } from '@/store/useHousehold';
 import { clockTimeFrom, countdown } from '@/ui/clockWords';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
-import { DoneBefore } from '../../household/kitchen/DoneBefore';
+import { DoneBefore } from '@/household/kitchen/DoneBefore';
 import { stepWords } from './HandsCard';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { StepAmounts } from './StepAmounts';
-import { useTellDay } from '../../household/kitchen/useTellDay';
+import { useTellDay } from '@/household/kitchen/useTellDay';
 
 const ASKED: Readonly<Record<Doneness, readonly [question: string, yes: string]>> = {
   set: ['Cold plate: does it wrinkle? Or boiling point + 8 F.', 'It sets'],

@@ -15,7 +15,7 @@ import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
 import { JarChips } from './JarChips';
 import { ProductField, productOf } from './ProductField';
-import { useJarsIn } from '../../household/pantry/useJarsIn';
+import { useJarsIn } from '@/household/pantry/useJarsIn';
 
 /** Jars that stand on the shelf and that nobody wrote down: what, how many, when made, where. */
 export function AddScreen() {

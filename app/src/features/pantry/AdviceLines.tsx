@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { useHousehold } from '@/store/useHousehold';
 import { dayAndDate, monthAndYear } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
-import { usePantry } from '../../household/pantry/usePantry';
+import { usePantry } from '@/household/pantry/usePantry';
 
 /** What is said before a jar is taken: an older one first, not ready yet, past its days. */
 export function AdviceLines({ lot, now }: { lot: StockedLot; now: number }) {

@@ -10,7 +10,7 @@ import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';
 import { JarFiles, type JarFilesProps } from './JarFiles';
 import { type JarFile } from './jarFiles';
-import { keepsWords } from '../../household/pantry/pantryWords';
+import { keepsWords } from '@/household/pantry/pantryWords';
 
 export interface BoardContent {
   readonly group: ShelfGroup;

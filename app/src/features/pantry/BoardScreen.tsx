@@ -15,8 +15,8 @@ import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
 import { GoalPart } from './GoalPart';
 import { RunOutLine } from './RunOutLine';
-import { aboutWhen, keepsWords, lastsWords, rangeWords } from '../../household/pantry/pantryWords';
-import { forecastOf, useForecasts, usePantry } from '../../household/pantry/usePantry';
+import { aboutWhen, keepsWords, lastsWords, rangeWords } from '@/household/pantry/pantryWords';
+import { forecastOf, useForecasts, usePantry } from '@/household/pantry/usePantry';
 
 /** One product in one size: how long it lasts, what to put up, and every lot of it with its code. */
 export function BoardScreen({ product, jar, place }: { product: string; jar: string; place: string }) {

@@ -10,8 +10,8 @@ import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
 import { FoundJar } from './FoundJar';
-import { countOf } from '../../household/pantry/pantryWords';
-import { usePantry } from '../../household/pantry/usePantry';
+import { countOf } from '@/household/pantry/pantryWords';
+import { usePantry } from '@/household/pantry/usePantry';
 
 /** A jar in the hand: its code says which it is, and whether another one should go first. */
 export function CodeScreen({ code }: { code?: string }) {

@@ -18,7 +18,7 @@ import { Screen } from '@/ui/Screen';
 import { CountStepper } from '@/ui/CountStepper';
 import { Words } from '@/ui/Words';
 import { useScanTally } from './scan/scanTally';
-import { usePantry } from '../../household/pantry/usePantry';
+import { usePantry } from '@/household/pantry/usePantry';
 
 const REASON_WORDS: Readonly<Record<FewerReason, string>> = {
   taken: 'eaten, no tap',

@@ -6,8 +6,8 @@ import { View } from 'react-native';
 import { COLOURS } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { EAT_WORDS } from '../../household/pantry/pantryWords';
-import { useForecasts, usePantry } from '../../household/pantry/usePantry';
+import { EAT_WORDS } from '@/household/pantry/pantryWords';
+import { useForecasts, usePantry } from '@/household/pantry/usePantry';
 
 const NAMED = 2;
 

@@ -4,7 +4,7 @@ import { hueOfProduct } from '@/ui/colours';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { countOf, EAT_WORDS, eatSentence } from '../../household/pantry/pantryWords';
+import { countOf, EAT_WORDS, eatSentence } from '@/household/pantry/pantryWords';
 
 /** What is to be eaten this week, each leading to its jars. */
 export function EatRows({ list, now }: { list: readonly EatNext[]; now: number }) {

@@ -12,7 +12,7 @@ import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
 import { ImportPart } from './import/ImportPart';
 import { BackupsPart } from './BackupsPart';
-import { type ChosenFile, readFile, saveFrom } from '../../household/paper/files';
+import { type ChosenFile, readFile, saveFrom } from '@/household/paper/files';
 
 const TABLE_WORDS: Readonly<Record<ExportTable, string>> = {
   ...{ picks: 'Picks', 'on-hand': 'On hand', garden: 'Garden', batches: 'Batches', jars: 'Jars' },

@@ -10,7 +10,7 @@ import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { Words } from '@/ui/Words';
 import { AdviceLines } from './AdviceLines';
-import { countOf, keepsWords } from '../../household/pantry/pantryWords';
+import { countOf, keepsWords } from '@/household/pantry/pantryWords';
 import { useMoveJars } from './useMoveJars';
 
 /** A jar in the hand: what it is, whether another one should go first, and the tap that takes it. */

@@ -18,9 +18,9 @@ import { CountStepper } from '@/ui/CountStepper';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
 import { AdviceLines } from './AdviceLines';
-import { countOf, jarName, keepsWords, MOVED_WORDS } from '../../household/pantry/pantryWords';
+import { countOf, jarName, keepsWords, MOVED_WORDS } from '@/household/pantry/pantryWords';
 import { type OutKind, useMoveJars } from './useMoveJars';
-import { usePantry } from '../../household/pantry/usePantry';
+import { usePantry } from '@/household/pantry/usePantry';
 
 const WAYS: readonly { kind: OutKind; words: string }[] = [
   { kind: 'given', words: 'Given away' },

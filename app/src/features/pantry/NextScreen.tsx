@@ -4,7 +4,7 @@ import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { eatNext } from '@hoddle/core/pantry/eatNext';
 import { EatRows } from './EatRows';
-import { useForecasts, usePantry } from '../../household/pantry/usePantry';
+import { useForecasts, usePantry } from '@/household/pantry/usePantry';
 
 /** What to eat this week, the most pressing first. */
 export function NextScreen() {

@@ -11,7 +11,7 @@ import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
-import { usePantry } from '../../household/pantry/usePantry';
+import { usePantry } from '@/household/pantry/usePantry';
 
 const KIND_WORDS: Readonly<Record<PlaceKind, string>> = {
   shelf: 'a shelf',

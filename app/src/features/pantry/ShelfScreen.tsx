@@ -25,12 +25,12 @@ import { EatNextLine } from './EatNextLine';
 import { EmptyShelf } from './EmptyShelf';
 import { LabelsToMake } from './labels/LabelsToMake';
 import { LidsToPress } from './LidsToPress';
-import { countOf, lastsWords } from '../../household/pantry/pantryWords';
+import { countOf, lastsWords } from '@/household/pantry/pantryWords';
 import { shortNow } from './shortage';
 import { useNeeds } from './SuppliesScreen';
 import { type BoardRow, needsPx, useBoards } from './useBoards';
 import { useMoveJars } from './useMoveJars';
-import { forecastOf, useForecasts, usePantry } from '../../household/pantry/usePantry';
+import { forecastOf, useForecasts, usePantry } from '@/household/pantry/usePantry';
 
 const QUART_PX = 62;
 const RAIL_PX = 96;

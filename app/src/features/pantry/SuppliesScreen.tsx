@@ -22,8 +22,8 @@ import { TextField } from '@/ui/TextField';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
 import Svg, { Circle, Path, Rect } from 'react-native-svg';
-import { aboutWhen } from '../../household/pantry/pantryWords';
-import { usePantry } from '../../household/pantry/usePantry';
+import { aboutWhen } from '@/household/pantry/pantryWords';
+import { usePantry } from '@/household/pantry/usePantry';
 
 const KIND_WORDS = { jar: 'jars', lid: 'lids, single use', 'reusable-lid': 'reusable lids', band: 'bands' } as const;
 

@@ -17,7 +17,7 @@ import { NeverSign } from '@/ui/NeverSign';
 import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
-import { countOf, jarName, MOVED_WORDS } from '../../household/pantry/pantryWords';
+import { countOf, jarName, MOVED_WORDS } from '@/household/pantry/pantryWords';
 import { useMoveJars } from './useMoveJars';
 
 /** A jar that is not as it should be: not tasted, thrown away in the right way, and every other jar of its load found. */

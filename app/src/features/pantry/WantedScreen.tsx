@@ -9,8 +9,8 @@ import { Key } from '@/ui/Key';
 import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { aboutWhen, lastsWords } from '../../household/pantry/pantryWords';
-import { useForecasts } from '../../household/pantry/usePantry';
+import { aboutWhen, lastsWords } from '@/household/pantry/pantryWords';
+import { useForecasts } from '@/household/pantry/usePantry';
 import { WantMore } from './WantMore';
 
 /** Every product with what is wanted of it, what its use proposes, and what will be short until the next crop. */

@@ -8,8 +8,8 @@ import { useLoads } from '@/household/kitchen/useLoad';
 import { useHousehold } from '@/store/useHousehold';
 import { type BoardContent } from './Board';
 import { jarFiles } from './jarFiles';
-import { placeWords } from '../../household/pantry/pantryWords';
-import { usePantry } from '../../household/pantry/usePantry';
+import { placeWords } from '@/household/pantry/pantryWords';
+import { usePantry } from '@/household/pantry/usePantry';
 
 /** Boards as they were laid out last: a jar taken changes one of them. */
 const drawn = new Map<string, { says: string; board: BoardContent }>();

@@ -13,7 +13,7 @@ import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
 import { AddressList } from './OpenAddressesScreen';
 import { addressOf, newKey, openAddress, useOpenAddresses } from './openAddress';
-import { SENT_WORDS, sendWords } from '../../household/paper/sendWords';
+import { SENT_WORDS, sendWords } from '@/household/paper/sendWords';
 
 const PART_WORDS: Readonly<Record<CalendarPart, { words: string; note: string }>> = {
   days: { words: 'Preserving days', note: 'the evening before and an hour before it calls' },

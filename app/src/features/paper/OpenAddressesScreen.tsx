@@ -6,7 +6,7 @@ import { Screen } from '@/ui/Screen';
 import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';
 import { useOpenAddresses } from './openAddress';
-import { useDateStyle } from '../../household/paper/useDateStyle';
+import { useDateStyle } from '@/household/paper/useDateStyle';
 
 /** Pages and calendars that are open without a device being let in; each is taken back with a tap. */
 export function OpenAddressesScreen() {

@@ -11,7 +11,7 @@ import { RowLink } from '@/ui/RowLink';
 import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';
 import { addressOf, newKey, openAddress, useOpenAddresses } from './openAddress';
-import { SENT_WORDS, sendWords } from '../../household/paper/sendWords';
+import { SENT_WORDS, sendWords } from '@/household/paper/sendWords';
 
 const HOUR_MS = 3_600_000;
 const SPANS = [

@@ -10,7 +10,7 @@ import { type Station } from '@/ui/StationIcon';
 import { Words } from '@/ui/Words';
 import { OpenPagePart } from './OpenPagePart';
 import { PaperView } from './PaperView';
-import { SENT_WORDS, sendWords } from '../../household/paper/sendWords';
+import { SENT_WORDS, sendWords } from '@/household/paper/sendWords';
 
 interface PaperScreenProps {
   station: Station;

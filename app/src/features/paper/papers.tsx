@@ -28,7 +28,7 @@ import { Screen } from '@/ui/Screen';
 import { type Station } from '@/ui/StationIcon';
 import { Words } from '@/ui/Words';
 import { PaperScreen } from './PaperScreen';
-import { useDateStyle } from '../../household/paper/useDateStyle';
+import { useDateStyle } from '@/household/paper/useDateStyle';
 
 /** Nothing to print yet, and why. */
 function Nothing({ station, backTo, words }: { station: Station; backTo: string; words: string }) {

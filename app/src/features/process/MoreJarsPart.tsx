@@ -7,7 +7,7 @@ import { CountStepper } from '@/ui/CountStepper';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { Key } from '@/ui/Key';
 import { Heading, Words } from '@/ui/Words';
-import { DosePart } from '../../ui/DosePart';
+import { DosePart } from '@/ui/DosePart';
 import { type MoreJarsDraft } from './useMoreJars';
 
 const MOST = 60;

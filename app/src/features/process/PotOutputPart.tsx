@@ -8,9 +8,9 @@ import { hueOfProduct } from '@/ui/colours';
 import { CountStepper } from '@/ui/CountStepper';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { Heading, Words } from '@/ui/Words';
-import { DosePart } from '../../ui/DosePart';
-import { ProcessPart } from '../../household/process/ProcessPart';
-import { usePages } from '../../household/process/usePages';
+import { DosePart } from '@/ui/DosePart';
+import { ProcessPart } from '@/household/process/ProcessPart';
+import { usePages } from '@/household/process/usePages';
 import { type PotOutputDraft } from './usePotOutput';
 
 const OFFERED = ['pint', 'quart'] as const;

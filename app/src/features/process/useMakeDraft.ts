@@ -20,7 +20,7 @@ import { householdNow, useHousehold } from '@/store/useHousehold';
 import { widestCanner } from '@hoddle/core/canner/widestCanner';
 import { batchOf, nextQuarter } from '@hoddle/core/day/batchOf';
 import { placesFor } from '@hoddle/core/day/inTheCanner';
-import { usePages } from '../../household/process/usePages';
+import { usePages } from '@/household/process/usePages';
 import { useMoreJars } from './useMoreJars';
 import { usePotOutput } from './usePotOutput';
 import { packOffers } from '@hoddle/core/canner/packOffers';

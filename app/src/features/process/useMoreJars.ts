@@ -11,7 +11,7 @@ import { type Method } from '@hoddle/core/process/method';
 import { plannedProcess } from '@hoddle/core/process/plannedProcess';
 import { useState } from 'react';
 import { useHousehold } from '@/store/useHousehold';
-import { usePages } from '../../household/process/usePages';
+import { usePages } from '@/household/process/usePages';
 
 interface FirstSize {
   readonly product: ProductRow;

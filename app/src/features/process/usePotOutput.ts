@@ -10,7 +10,7 @@ import { type OutputRule, outputsOf } from '@hoddle/core/recipe/potOutputs';
 import { thinJuiceQuarts } from '@hoddle/core/yields/thinJuice';
 import { useState } from 'react';
 import { useHousehold } from '@/store/useHousehold';
-import { usePages } from '../../household/process/usePages';
+import { usePages } from '@/household/process/usePages';
 
 /** The pot that something is taken off: what of which crop likely stands in it, and the canner its own jars go into. */
 export interface DraftPot {

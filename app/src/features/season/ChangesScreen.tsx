@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
-import { changeWords } from '../../household/season/seasonWords';
+import { changeWords } from '@/household/season/seasonWords';
 import { useSeason } from './useSeason';
 
 const KIND_WORDS = { new: 'New', gone: 'Gone', moved: 'Moved', more: 'More', fewer: 'Fewer' } as const;

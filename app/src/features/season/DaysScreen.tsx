@@ -12,7 +12,7 @@ import { Stepper } from '@/ui/Stepper';
 import { TextField } from '@/ui/TextField';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
-import { dayShort } from '../../household/season/seasonWords';
+import { dayShort } from '@/household/season/seasonWords';
 
 const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
 /** Monday first, as a week is lived. */

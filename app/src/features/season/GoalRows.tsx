@@ -10,7 +10,7 @@ import { JarDrawing } from '@/ui/JarDrawing';
 import { HatchPattern } from '@/ui/patterns';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { shortWords } from '../../household/season/seasonWords';
+import { shortWords } from '@/household/season/seasonWords';
 
 const PRIORITY_WORDS = { staple: 'staple', want: '', gift: 'gift or sale' } as const;
 

@@ -7,7 +7,7 @@ import { Plate } from '@/ui/Plate';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
 import { reportedJars } from '@hoddle/core/season/report/reportedWords';
-import { dayShort } from '../../household/season/seasonWords';
+import { dayShort } from '@/household/season/seasonWords';
 import { type Season } from './useSeason';
 
 const MINUTE_MS = 60_000;

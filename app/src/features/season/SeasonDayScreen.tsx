@@ -12,7 +12,7 @@ import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
 import { reportedJars, madeOfWords } from '@hoddle/core/season/report/reportedWords';
-import { dayShort, takingWords } from '../../household/season/seasonWords';
+import { dayShort, takingWords } from '@/household/season/seasonWords';
 import { useOpenDay } from './useOpenDay';
 import { type Season, useSeason } from './useSeason';
 

@@ -16,7 +16,7 @@ import { CheckRow } from '@/ui/CheckRow';
 import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { Heading, Words } from '@/ui/Words';
-import { dayShort } from '../../household/season/seasonWords';
+import { dayShort } from '@/household/season/seasonWords';
 
 /** What to buy for the planned days, to tick in the shop; as CSV, or as text to copy. */
 export function ShoppingScreen() {

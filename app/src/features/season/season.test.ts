@@ -3,7 +3,7 @@ import { type ReportedBatch, type ReportedGoal } from '@hoddle/core/season/repor
 import { monthsOf, ribbonScale, tiersOf } from './ribbonLayout';
 import { type SeasonPin } from '@hoddle/core/season/problem/seasonProblem';
 import { reportedJars, madeOfWords } from '@hoddle/core/season/report/reportedWords';
-import { changeWords, dayShort, shortWords, takingWords } from '../../household/season/seasonWords';
+import { changeWords, dayShort, shortWords, takingWords } from '@/household/season/seasonWords';
 
 const pounds = (kg: number) => `${Math.round(kg * 2.204_62)} lb`;
 const batch: ReportedBatch = {

@@ -12,8 +12,8 @@ import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';
-import { entryWords } from '../../household/signal/entryWords';
-import { useClashes } from '../../household/signal/useClashes';
+import { entryWords } from '@/household/signal/entryWords';
+import { useClashes } from '@/household/signal/useClashes';
 import { whereToChange } from './whereToChange';
 
 /** What was entered here and is not with the household yet: each thing, why, and what can be done about it. */

@@ -20,7 +20,7 @@ import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { LotChoice } from './LotChoice';
 import { MOST_DRAWN, ProductPart } from './ProductPart';
-import { rangeWidth } from '../../ui/RangeJars';
+import { rangeWidth } from '@/ui/RangeJars';
 import { type ProductRows, useJarsFrom } from './useJarsFrom';
 
 /** Height of a quart where the widest row still fits; never larger than this. */

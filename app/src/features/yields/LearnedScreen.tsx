@@ -16,7 +16,7 @@ import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
-import { useLearned } from '../../household/yields/useLearned';
+import { useLearned } from '@/household/yields/useLearned';
 import { YieldScale } from './YieldScale';
 
 /** How an estimate came about: printed, yours, last time, and how far apart. */

@@ -17,8 +17,8 @@ import { useMassWords, useUnits } from '@/store/useUnits';
 import { hueOfCrop } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
-import { RangeJars } from '../../ui/RangeJars';
-import { useLearned } from '../../household/yields/useLearned';
+import { RangeJars } from '@/ui/RangeJars';
+import { useLearned } from '@/household/yields/useLearned';
 import { type JarsRow, type ProductRows } from './useJarsFrom';
 
 /** More jars than anyone makes at once are told in figures: drawn, they would shrink all others. */

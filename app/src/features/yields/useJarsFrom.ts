@@ -17,7 +17,7 @@ import { widestCanner } from '@hoddle/core/canner/widestCanner';
 import { usePages } from '@/household/process/usePages';
 import { firstWay, waysToProcess } from '@hoddle/core/canner/waysToProcess';
 import { useHousehold } from '@/store/useHousehold';
-import { useLearned } from '../../household/yields/useLearned';
+import { useLearned } from '@/household/yields/useLearned';
 
 /** The sizes offered side by side for what is printed by the pound, largest first. */
 const BY_THE_POUND: readonly JarSize[] = ['quart', 'pint'];

@@ -11,7 +11,7 @@ import { useAtCanner } from './useInstruments';
 export function WaterNow({ loadId, cannerId, method }: { loadId: string; cannerId: string; method: Way }) {
   const { units } = useHousehold().household;
   const own = useAtCanner(cannerId).filter(({ isLost, kind }) => !isLost && kind === 'probe');
-  const call = useInstrumentStore().calls.find((each) => each.loadId === loadId);
+  const calls = useInstrumentStore().calls.filter((each) => each.loadId === loadId);
   if (own.length === 0) return null;
   return (
     <View role="status" className="border-t-2 border-hair pt-3">
@@ -20,7 +20,10 @@ export function WaterNow({ loadId, cannerId, method }: { loadId: string; cannerI
           {each.name}: {readingWords(each, units)}
         </Words>
       ))}
-      <Words>{call ? callWords(call, units, { phase: 'planned', method }) : 'Not warm enough for jars yet.'}</Words>
+      {calls.length === 0 && <Words>Not warm enough for jars yet.</Words>}
+      {calls.map((call) => (
+        <Words key={call.instrument}>{callWords(call, units, { phase: 'planned', method })}</Words>
+      ))}
     </View>
   );
 }

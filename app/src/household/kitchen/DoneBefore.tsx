@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { householdNow } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
-import { KitchenKey } from '../../ui/KitchenKey';
+import { KitchenKey } from '@/ui/KitchenKey';
 import { useTellDay } from './useTellDay';
 
 const MINUTE_MS = 60_000;

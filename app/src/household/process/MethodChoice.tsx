@@ -2,7 +2,7 @@ import { type Method } from '@hoddle/core/process/method';
 import { type ReactElement } from 'react';
 import { Pressable, View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
-import { METHOD_NAMES } from '@/household/process/methodNames';
+import { METHOD_NAMES } from './methodNames';
 import { COLOURS } from '@/ui/colours';
 import { Words } from '@/ui/Words';
 

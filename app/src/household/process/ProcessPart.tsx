@@ -10,7 +10,7 @@ import { AltitudeBands } from '@/ui/AltitudeBands';
 import { Key } from '@/ui/Key';
 import { Words } from '@/ui/Words';
 import { bandCells } from './bandCells';
-import { SourcePart } from '../../ui/SourcePart';
+import { SourcePart } from '@/ui/SourcePart';
 
 interface ProcessPartProps {
   row: TestedRow;

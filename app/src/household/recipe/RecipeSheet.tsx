@@ -10,7 +10,7 @@ import { useUnits } from '@/store/useUnits';
 import { CropGlyph } from '@/ui/CropGlyph';
 import { Words } from '@/ui/Words';
 import { type AmountWords, amountWordsOf } from '@hoddle/core/recipe/amountWords';
-import { SinkDrawing } from '../../ui/SinkDrawing';
+import { SinkDrawing } from '@/ui/SinkDrawing';
 import { type StepGroup, stepGroups } from '@hoddle/core/recipe/stepGroups';
 
 /** What a sheet shows: the amounts of one recipe for the jars there are. */

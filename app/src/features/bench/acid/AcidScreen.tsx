@@ -20,9 +20,9 @@ import { AnswerPlate } from '../instrument/AnswerPlate';
 import { Instrument } from '../instrument/Instrument';
 import { JarsField } from '../instrument/JarsField';
 import { readJars } from '../instrument/readCount';
-import { Slip } from '../../../ui/Slip';
-import { useRemembered } from '../../../ui/useRemembered';
-import { JarChoice } from '../../../ui/JarChoice';
+import { Slip } from '@/ui/Slip';
+import { useRemembered } from '@/ui/useRemembered';
+import { JarChoice } from '@/ui/JarChoice';
 
 const FIRST = { food: 'tomato', jar: 'quart', jars: '7', acid: 'bottled-lemon', mine: '' };
 /** A product of each food that takes acid by the jar; its card has the dose. */

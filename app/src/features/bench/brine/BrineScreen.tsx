@@ -26,9 +26,9 @@ import { AnswerPlate } from '../instrument/AnswerPlate';
 import { Instrument } from '../instrument/Instrument';
 import { JarsField } from '../instrument/JarsField';
 import { readJars, readMeasure } from '../instrument/readCount';
-import { Slip } from '../../../ui/Slip';
-import { useRemembered } from '../../../ui/useRemembered';
-import { JarChoice } from '../../../ui/JarChoice';
+import { Slip } from '@/ui/Slip';
+import { useRemembered } from '@/ui/useRemembered';
+import { JarChoice } from '@/ui/JarChoice';
 
 const FIRST = {
   jar: 'pint',

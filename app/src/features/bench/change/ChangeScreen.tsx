@@ -15,7 +15,7 @@ import { VerdictSign } from '@/ui/VerdictSign';
 import { Heading, Words } from '@/ui/Words';
 import { AnswerPlate } from '../instrument/AnswerPlate';
 import { ChooseProduct } from '../instrument/ChooseProduct';
-import { useRemembered } from '../../../ui/useRemembered';
+import { useRemembered } from '@/ui/useRemembered';
 import { usualJar } from '../tested/useTestedQuestion';
 import { askedChanges } from './askedChanges';
 import { BatchLines, changesOfLines, recipeLines } from './BatchLines';

@@ -11,8 +11,8 @@ import { FigureField } from '@/ui/FigureField';
 import { typedAfter } from '@/ui/Keypad';
 import { SmallKey } from '@/ui/SmallKey';
 import { Instrument } from '../instrument/Instrument';
-import { Slip } from '../../../ui/Slip';
-import { useRemembered } from '../../../ui/useRemembered';
+import { Slip } from '@/ui/Slip';
+import { useRemembered } from '@/ui/useRemembered';
 import { ConvertAnswer } from './ConvertAnswer';
 import { inEveryMeasure, USUAL_UNITS } from './inEveryMeasure';
 

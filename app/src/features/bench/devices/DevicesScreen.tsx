@@ -10,7 +10,7 @@ import { LetInPart } from './LetInPart';
 import { PassphrasePart } from './PassphrasePart';
 import { ROLE_WORDS } from './roleWords';
 import { TrustPart } from './TrustPart';
-import { useDevices } from '../../../household/access/useDevices';
+import { useDevices } from '@/household/access/useDevices';
 
 /** Who comes in: devices that were let in, a code for the next one, the passphrase, and the certificate. */
 export function DevicesScreen() {

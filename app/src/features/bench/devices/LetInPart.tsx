@@ -7,7 +7,7 @@ import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { RadioRow } from '@/ui/RadioRow';
 import { Heading, Words } from '@/ui/Words';
-import { QrCode } from '../../../household/access/QrCode';
+import { QrCode } from '@/household/access/QrCode';
 import { ROLE_WORDS } from './roleWords';
 
 /** A code that lets one device in: what it may do, then the code to scan or to type. */

@@ -1,7 +1,7 @@
 import { type DevicesReply } from '@hoddle/contract/device';
 import { View } from 'react-native';
 import { Heading, Words } from '@/ui/Words';
-import { QrCode } from '../../../household/access/QrCode';
+import { QrCode } from '@/household/access/QrCode';
 
 /** How a phone learns to trust the home's own certificate: fetch it, hold its print against this one, switch it on. */
 export function TrustPart({ addresses, authority }: Pick<DevicesReply, 'addresses' | 'authority'>) {

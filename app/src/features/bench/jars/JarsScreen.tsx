@@ -23,10 +23,10 @@ import { typedAfter } from '@/ui/Keypad';
 import { Words } from '@/ui/Words';
 import { AnswerPlate } from '../instrument/AnswerPlate';
 import { Instrument } from '../instrument/Instrument';
-import { OneOf } from '../../../ui/OneOf';
+import { OneOf } from '@/ui/OneOf';
 import { readJars } from '../instrument/readCount';
-import { Slip } from '../../../ui/Slip';
-import { useRemembered } from '../../../ui/useRemembered';
+import { Slip } from '@/ui/Slip';
+import { useRemembered } from '@/ui/useRemembered';
 
 const FIRST = { way: 'jars', crop: 'tomato-paste', product: '', jar: 'quart', amount: '68', unit: 'lb', jars: '21' };
 /** A rack's usual number, for setting the drawn jars apart. Common practice. */

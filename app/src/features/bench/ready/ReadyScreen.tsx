@@ -21,8 +21,8 @@ import { Words } from '@/ui/Words';
 import { AnswerPlate } from '../instrument/AnswerPlate';
 import { Instrument } from '../instrument/Instrument';
 import { readMeasure } from '../instrument/readCount';
-import { Slip } from '../../../ui/Slip';
-import { useRemembered } from '../../../ui/useRemembered';
+import { Slip } from '@/ui/Slip';
+import { useRemembered } from '@/ui/useRemembered';
 import { firstQuestion } from '../tested/useTestedQuestion';
 
 const HOUR_MS = 60 * 60_000;

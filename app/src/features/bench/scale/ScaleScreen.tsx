@@ -22,10 +22,10 @@ import { amountWordsOf } from '@hoddle/core/recipe/amountWords';
 import { AnswerPlate } from '../instrument/AnswerPlate';
 import { CitedLine } from '../instrument/CitedLine';
 import { Instrument } from '../instrument/Instrument';
-import { OneOf } from '../../../ui/OneOf';
+import { OneOf } from '@/ui/OneOf';
 import { readMeasure } from '../instrument/readCount';
-import { Slip } from '../../../ui/Slip';
-import { useRemembered } from '../../../ui/useRemembered';
+import { Slip } from '@/ui/Slip';
+import { useRemembered } from '@/ui/useRemembered';
 import { PotWithRule } from './PotWithRule';
 
 /** The measure gate: the cups that were really got, and everything else of the formula worked out for them. */

@@ -19,9 +19,9 @@ import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
-import { BandFields } from '../../../household/process/BandFields';
-import { KIND_WORDS } from '../../../household/process/kindWords';
-import { readSourceDraft, type SourceDraft } from '../../../household/process/readSourceDraft';
+import { BandFields } from '@/household/process/BandFields';
+import { KIND_WORDS } from '@/household/process/kindWords';
+import { readSourceDraft, type SourceDraft } from '@/household/process/readSourceDraft';
 
 interface SourceFormProps {
   product?: string;

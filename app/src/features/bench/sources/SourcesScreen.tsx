@@ -13,7 +13,7 @@ import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { SmallKey } from '@/ui/SmallKey';
 import { Heading, Words } from '@/ui/Words';
-import { KIND_WORDS } from '../../../household/process/kindWords';
+import { KIND_WORDS } from '@/household/process/kindWords';
 
 /** The tested pages that the household has from elsewhere. */
 export function SourcesScreen() {

@@ -14,8 +14,8 @@ import { Instrument } from '../instrument/Instrument';
 import { Jug } from '../instrument/Jug';
 import { JarsField } from '../instrument/JarsField';
 import { readJars, readMeasure } from '../instrument/readCount';
-import { Slip } from '../../../ui/Slip';
-import { useRemembered } from '../../../ui/useRemembered';
+import { Slip } from '@/ui/Slip';
+import { useRemembered } from '@/ui/useRemembered';
 
 const FIRST = { jar: 'quart', jars: '7', percent: '20' };
 /** The loads the table is printed for. */

@@ -25,8 +25,8 @@ import { Words } from '@/ui/Words';
 import { CheckedMark } from './CheckedMark';
 import { FormulaPart } from './FormulaPart';
 import { isTestedHere } from './isTestedHere';
-import { JarChoice } from '../../../ui/JarChoice';
-import { MethodChoice } from '../../../household/process/MethodChoice';
+import { JarChoice } from '@/ui/JarChoice';
+import { MethodChoice } from '@/household/process/MethodChoice';
 import { useTestedQuestion } from './useTestedQuestion';
 
 /** One product: choose jar, pack and canner; then its tested time and all that belongs to it, or why there is none. */

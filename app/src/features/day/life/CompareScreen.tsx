@@ -11,7 +11,7 @@ import { COLOURS } from '@/ui/colours';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { type DayFigures } from '@/workers/dayCompare';
-import { type Day, useDay } from '../../../household/day/useDay';
+import { type Day, useDay } from '@/household/day/useDay';
 import { usePages } from '@/household/process/usePages';
 import { useFigures } from './useFigures';
 import { waysOf } from './waysOf';

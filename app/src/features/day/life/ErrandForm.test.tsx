@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react-native';
 import { type ErrandDraft, ErrandForm } from './ErrandForm';
-import { awayWords, errandFault, errandName, errandTimeWords, weekdayWords } from '../../../household/day/errandWords';
+import { awayWords, errandFault, errandName, errandTimeWords, weekdayWords } from '@/household/day/errandWords';
 
 const press = (name: string) => fireEvent.press(screen.getByRole('button', { name }));
 const kept: { errand: ErrandDraft; weekdays: readonly number[] }[] = [];

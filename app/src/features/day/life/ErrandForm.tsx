@@ -11,7 +11,7 @@ import { Plate } from '@/ui/Plate';
 import { Stepper } from '@/ui/Stepper';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
-import { errandFault, WEEKDAYS } from '../../../household/day/errandWords';
+import { errandFault, WEEKDAYS } from '@/household/day/errandWords';
 
 const MINUTE_MS = 60_000;
 const HALF_HOUR = 30;

@@ -5,8 +5,8 @@ import { useHousehold } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { type Day } from '../../../household/day/useDay';
-import { errandName } from '../../../household/day/errandWords';
+import { type Day } from '@/household/day/useDay';
+import { errandName } from '@/household/day/errandWords';
 import { wishWords } from './wishWords';
 
 /** One line that leads to what else is to do on the day, and what is wished of it. */

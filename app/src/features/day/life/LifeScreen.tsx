@@ -16,10 +16,10 @@ import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
-import { daysWords } from '../../../household/day/finishWords';
-import { type Day, useDay } from '../../../household/day/useDay';
+import { daysWords } from '@/household/day/finishWords';
+import { type Day, useDay } from '@/household/day/useDay';
 import { type ErrandDraft, ErrandForm } from './ErrandForm';
-import { awayWords, errandName, errandTimeWords, weekdayWords } from '../../../household/day/errandWords';
+import { awayWords, errandName, errandTimeWords, weekdayWords } from '@/household/day/errandWords';
 import { WishesPart } from './WishesPart';
 
 const MINUTE_MS = 60_000;

@@ -1,6 +1,6 @@
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { type DayFigures } from '@/workers/dayCompare';
-import { keyOf } from '../../../household/day/dayQuestion';
+import { keyOf } from '@/household/day/dayQuestion';
 import { useTold } from '@/workers/useTold';
 
 /** What each of some days comes to; undefined until a plan of it is found, and told anew with every better one. */

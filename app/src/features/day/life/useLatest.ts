@@ -1,6 +1,6 @@
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { type LatestBegin } from '@/workers/dayLatest';
-import { keyOf } from '../../../household/day/dayQuestion';
+import { keyOf } from '@/household/day/dayQuestion';
 import { useTold } from '@/workers/useTold';
 
 /** How late a day can begin and still be ready when it is to be, in minutes after its beginning; undefined until it is found. */

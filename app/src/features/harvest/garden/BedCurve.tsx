@@ -2,8 +2,8 @@ import { harvestShape } from '@hoddle/core/harvest/harvestShape';
 import { usualKg } from '@hoddle/core/harvest/planting';
 import { useMassWords, useUnits } from '@/store/useUnits';
 import { HarvestCurve } from '@/ui/HarvestCurve';
-import { courseWords, rangeWords } from '../../../household/harvest/bedWords';
-import { type BedForecast } from '../../../household/harvest/useForecasts';
+import { courseWords, rangeWords } from '@/household/harvest/bedWords';
+import { type BedForecast } from '@/household/harvest/useForecasts';
 
 const WEEK_MS = 7 * 24 * 60 * 60_000;
 

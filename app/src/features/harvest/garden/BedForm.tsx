@@ -16,8 +16,8 @@ import { Screen } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
 import { TextField } from '@/ui/TextField';
 import { Heading, Words } from '@/ui/Words';
-import { CropKeys, recentCrops } from '../../../ui/CropKeys';
-import { weekWords } from '../../../household/harvest/bedWords';
+import { CropKeys, recentCrops } from '@/ui/CropKeys';
+import { weekWords } from '@/household/harvest/bedWords';
 
 export interface BedDraft {
   readonly crop: ProduceId;

@@ -15,8 +15,8 @@ import { Screen } from '@/ui/Screen';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
 import { BedCurve } from './BedCurve';
-import { countWords, courseWords, rangeWords, weekWords } from '../../../household/harvest/bedWords';
-import { type BedForecast, useForecasts, weekAt } from '../../../household/harvest/useForecasts';
+import { countWords, courseWords, rangeWords, weekWords } from '@/household/harvest/bedWords';
+import { type BedForecast, useForecasts, weekAt } from '@/household/harvest/useForecasts';
 
 /** One bed or tree: its season drawn, what it still gives, and what the cook saw there. */
 export function BedScreen({ plantingId }: { plantingId: string }) {

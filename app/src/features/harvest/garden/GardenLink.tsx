@@ -5,8 +5,8 @@ import { Key } from '@/ui/Key';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
 import { BedCurve } from './BedCurve';
-import { rangeWords } from '../../../household/harvest/bedWords';
-import { type BedForecast, useForecasts, weekAt } from '../../../household/harvest/useForecasts';
+import { rangeWords } from '@/household/harvest/bedWords';
+import { type BedForecast, useForecasts, weekAt } from '@/household/harvest/useForecasts';
 
 const SHOWN = 3;
 

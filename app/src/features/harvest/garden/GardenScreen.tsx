@@ -9,8 +9,8 @@ import { Screen } from '@/ui/Screen';
 import { useIsWide } from '@/ui/StationBar';
 import { Words } from '@/ui/Words';
 import { BedCurve } from './BedCurve';
-import { countWords, courseWords, rangeWords, weekAtWords } from '../../../household/harvest/bedWords';
-import { type BedForecast, useForecasts } from '../../../household/harvest/useForecasts';
+import { countWords, courseWords, rangeWords, weekAtWords } from '@/household/harvest/bedWords';
+import { type BedForecast, useForecasts } from '@/household/harvest/useForecasts';
 
 /** Every bed and tree with its season, the next to be picked first. */
 export function GardenScreen() {

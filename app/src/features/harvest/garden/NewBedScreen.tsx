@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { v7 as uuidV7 } from 'uuid';
 import { useHouseholdStore } from '@/store/householdStore';
 import { useHousehold } from '@/store/useHousehold';
-import { recentCrops } from '../../../ui/CropKeys';
+import { recentCrops } from '@/ui/CropKeys';
 import { BedForm } from './BedForm';
 
 /** A bed or tree that is set up for the first time. */

@@ -4,7 +4,7 @@ import { ChipRadio } from '@/ui/ChipRadio';
 import { COLOURS } from '@/ui/colours';
 import { Key } from '@/ui/Key';
 import { Heading, Words } from '@/ui/Words';
-import { readTextFile, type ChosenText } from '../../../household/paper/files';
+import { readTextFile, type ChosenText } from '@/household/paper/files';
 import { BROUGHT, BROUGHT_TABLES, type Brought } from './broughtTables';
 import { Preview } from './Preview';
 

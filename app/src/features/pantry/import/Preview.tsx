@@ -14,8 +14,8 @@ import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { SmallKey } from '@/ui/SmallKey';
 import { Words } from '@/ui/Words';
-import { type ChosenText } from '../../../household/paper/files';
-import { idOfWords, useJarsIn } from '../../../household/pantry/useJarsIn';
+import { type ChosenText } from '@/household/paper/files';
+import { idOfWords, useJarsIn } from '@/household/pantry/useJarsIn';
 import { BROUGHT_TABLES, type Brought, type BroughtGround } from './broughtTables';
 import { useTableFile } from './useTableFile';
 

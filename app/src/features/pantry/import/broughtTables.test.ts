@@ -3,7 +3,7 @@ import { searchProducts } from '@hoddle/core/handbook/searchProducts';
 import { USUAL_PLACES } from '@hoddle/core/pantry/place';
 import { RowsIn } from '@hoddle/contract/rowsIn';
 import * as v from 'valibot';
-import { idOfWords } from '../../../household/pantry/useJarsIn';
+import { idOfWords } from '@/household/pantry/useJarsIn';
 import { BROUGHT, BROUGHT_TABLES, type BroughtGround } from './broughtTables';
 
 const NOW = Date.UTC(2026, 7, 29, 12);

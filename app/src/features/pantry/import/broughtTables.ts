@@ -14,7 +14,7 @@ import { type DateStyle, dateWords } from '@hoddle/core/measure/dateWords';
 import { massWords } from '@hoddle/core/measure/massWords';
 import { type PantryPlace } from '@hoddle/core/pantry/place';
 import { type ShelfGoal } from '@hoddle/core/pantry/shelfGoal';
-import { countOf } from '../../../household/pantry/pantryWords';
+import { countOf } from '@/household/pantry/pantryWords';
 
 export const BROUGHT = ['jars', 'picks', 'garden', 'batches', 'supplies', 'goals'] as const;
 export type Brought = (typeof BROUGHT)[number];

@@ -1,7 +1,7 @@
 import { useHousehold } from '@/store/useHousehold';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { usePantry } from '../../../household/pantry/usePantry';
+import { usePantry } from '@/household/pantry/usePantry';
 import { justSealed } from './justSealed';
 
 /** The way from jars that were just sealed to their labels. */

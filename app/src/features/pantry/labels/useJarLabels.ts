@@ -6,7 +6,7 @@ import { cardOfBatch } from '@hoddle/core/yields/cardForCrop';
 import { type StockedLot } from '@hoddle/core/pantry/shelf';
 import { useHousehold } from '@/store/useHousehold';
 import { useDateStyle } from '@/household/paper/useDateStyle';
-import { usePantry } from '../../../household/pantry/usePantry';
+import { usePantry } from '@/household/pantry/usePantry';
 
 /** What is wanted on the labels besides what is known of the jars. */
 export interface LabelWishes {

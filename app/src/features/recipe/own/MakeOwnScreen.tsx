@@ -32,7 +32,7 @@ import { CountStepper } from '@/ui/CountStepper';
 import { Heading, Words } from '@/ui/Words';
 import { FillingStrength } from './FillingStrength';
 import { useMakeOwn } from './useMakeOwn';
-import { useOwnRecipe } from '../../../household/recipe/useOwnRecipes';
+import { useOwnRecipe } from '@/household/recipe/useOwnRecipes';
 
 const SIZES: readonly JarSize[] = ['half-pint', 'pint', 'quart'];
 

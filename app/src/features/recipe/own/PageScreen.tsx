@@ -27,7 +27,7 @@ import { usePageDrafts } from '@/store/pageDrafts';
 import { SourceForm } from './SourceForm';
 import { StepsPart } from './StepsPart';
 import { UnreadPart } from './UnreadPart';
-import { useOwnRecipe } from '../../../household/recipe/useOwnRecipes';
+import { useOwnRecipe } from '@/household/recipe/useOwnRecipes';
 import { YieldPart } from './YieldPart';
 
 /** One recipe of the household's own: every line as it was understood, the steps, what it may become. */

@@ -4,9 +4,9 @@ import { Key } from '@/ui/Key';
 import { RowLink } from '@/ui/RowLink';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { becomesWords } from '../../../household/recipe/becomesWords';
+import { becomesWords } from '@/household/recipe/becomesWords';
 import { usePageDrafts } from '@/store/pageDrafts';
-import { useOwnRecipes } from '../../../household/recipe/useOwnRecipes';
+import { useOwnRecipes } from '@/household/recipe/useOwnRecipes';
 
 /** The household's own recipes: what each may become, and what is only half written down. */
 export function RecipesScreen() {

@@ -17,7 +17,7 @@ import { usePages } from '@/household/process/usePages';
 import { kitchenNow } from '@/store/kitchenNow';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { type ProductRows } from '../useJarsFrom';
-import { useLearned } from '../../../household/yields/useLearned';
+import { useLearned } from '@/household/yields/useLearned';
 
 /** A part as it was asked for. */
 export interface AskedPart {

@@ -12,7 +12,7 @@ import { recentCrops } from '@/ui/CropKeys';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { useUnits } from '@/store/useUnits';
-import { useLearned } from '../../../household/yields/useLearned';
+import { useLearned } from '@/household/yields/useLearned';
 import { RecordForm } from './RecordForm';
 import { type RecordDraft } from './readRecord';
 

@@ -20,7 +20,7 @@ import { Key } from '@/ui/Key';
 import { Screen } from '@/ui/Screen';
 import { TextField } from '@/ui/TextField';
 import { Words } from '@/ui/Words';
-import { useLearned } from '../../../household/yields/useLearned';
+import { useLearned } from '@/household/yields/useLearned';
 import { AsidePart } from './AsidePart';
 import { RecordMore } from './RecordMore';
 import { ExpectedPart } from './ExpectedPart';
