@@ -1,5 +1,6 @@
 import { always } from './modelPart';
-import { type BatchColumns, type SeasonModel } from './seasonModel';
+import { type BatchColumns } from './seasonColumns';
+import { type SeasonModel } from './seasonModel';
 
 /** What the relaxation begins less of is its rounding. */
 const BEGUN = 1e-6;

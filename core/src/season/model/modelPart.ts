@@ -44,9 +44,9 @@ export function withPart(values: ArrayLike<number>, { kept }: ModelPart, found: 
 }
 
 /** What belongs to no day: what is left and frozen, what goals count, what is bought. */
-export function always({ rests, goals, bought, reached }: SeasonModel): number[] {
+export function always({ remainders, goals, bought, reached }: SeasonModel): number[] {
   return [
-    ...rests.flatMap(({ frozen, left }) => (frozen === undefined ? [left] : [left, frozen])),
+    ...remainders.flatMap(({ frozen, left }) => (frozen === undefined ? [left] : [left, frozen])),
     ...goals.flatMap(({ pieces }) => pieces),
     ...bought.map(({ column }) => column),
     ...reached.map(({ column }) => column),

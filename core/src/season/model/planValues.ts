@@ -37,7 +37,7 @@ export function planValues(problem: SeasonProblem, columns: SeasonModel, plan: S
       .filter((each) => each.day === day.id && each.from === 'freezer' && cropOf.get(each.arrival) === crop)
       .reduce((sum, { massKg }) => sum + massKg, 0);
   }
-  for (const { arrival, frozen, left } of columns.rests) {
+  for (const { arrival, frozen, left } of columns.remainders) {
     const rest = plan.rests.find((each) => each.arrival === arrival.id);
     values[left] = rest?.leftKg ?? 0;
     const out = taken.filter((each) => each.arrival === arrival.id && each.from === 'freezer');

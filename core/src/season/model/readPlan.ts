@@ -32,7 +32,7 @@ export function readPlan(problem: SeasonProblem, columns: SeasonModel, values: A
       },
     ];
   });
-  const rests = columns.rests.flatMap(({ arrival, left }): SeasonRest[] => {
+  const rests = columns.remainders.flatMap(({ arrival, left }): SeasonRest[] => {
     const frozenKg = freezer.leftOf(arrival.id);
     const leftKg = at(left);
     return frozenKg + leftKg > CRUMB_KG ? [{ arrival: arrival.id, crop: arrival.crop, frozenKg, leftKg }] : [];
@@ -45,8 +45,8 @@ export function readPlan(problem: SeasonProblem, columns: SeasonModel, values: A
 class Freezer {
   private readonly bags: { arrival: string; crop: string; massKg: number }[];
 
-  constructor({ rests }: SeasonModel, at: (column: number) => number) {
-    this.bags = [...rests]
+  constructor({ remainders }: SeasonModel, at: (column: number) => number) {
+    this.bags = [...remainders]
       .sort((a, b) => a.arrival.readyAt - b.arrival.readyAt)
       .map(({ arrival, frozen }) => ({
         arrival: arrival.id,

@@ -1,7 +1,8 @@
 import { kernelOf, type Likely } from '../model/kernelOf';
 import { type LinearModel } from '../model/linearModel';
 import { always, type ModelPart, partOf, withPart } from '../model/modelPart';
-import { type BatchColumns, type SeasonModel } from '../model/seasonModel';
+import { type BatchColumns } from '../model/seasonColumns';
+import { type SeasonModel } from '../model/seasonModel';
 import { goalKey } from '../problem/seasonProblem';
 import { type Solver } from '../model/solver';
 
