@@ -7,7 +7,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuild, ensureModules, ensurePrograms } from './prepare.mjs';
 
-const ROOMS = ['core', 'contract', 'server', 'app', 'e2e'];
+// The engine of the days is a project of its own, with its own rule about indexes; the others read what it declares.
+const ROOMS = ['core/src/scheduling/tsconfig.tests.json', 'core', 'contract', 'server', 'app', 'e2e'];
 const results = mkdtempSync(join(tmpdir(), 'hoddle-test-'));
 const count = { passed: 0, failed: 0 };
 
@@ -65,7 +66,7 @@ await Promise.all([
   lane([['lint', 'eslint', ['--max-warnings', '0', '.']]]),
   lane([
     ['formatting', 'prettier', ['--check', '--log-level', 'warn', '.']],
-    ...ROOMS.map((room) => [`types: ${room}`, 'tsc', ['-p', room]]),
+    ...ROOMS.map((room) => [`types: ${room}`, 'tsc', ['-b', room]]),
     ['arrows between the rooms', 'depcruise', ['--config', '.dependency-cruiser.cjs', ...SOURCES]],
     ['dead code', 'knip', ['--no-config-hints']],
   ]),

@@ -25,12 +25,12 @@ export class ActivityHeap {
   back(v: number): void {
     if (this.place[v] !== -1) return;
     this.place[v] = this.heap.push(v) - 1;
-    this.up(this.place[v] as number);
+    this.up(this.place[v]);
   }
 
   /** A variable has become more active. */
   risen(v: number): void {
-    const k = this.place[v] as number;
+    const k = this.place[v];
     if (k >= 0) this.up(k);
   }
 
@@ -50,13 +50,13 @@ export class ActivityHeap {
 
   private up(from: number): void {
     const { heap, place, activity } = this;
-    const v = heap[from] as number;
-    const own = activity[v] as number;
+    const v = heap[from];
+    const own = activity[v];
     let k = from;
     while (k > 0) {
       const parent = (k - 1) >> 1;
-      const other = heap[parent] as number;
-      if ((activity[other] as number) >= own) break;
+      const other = heap[parent];
+      if (activity[other] >= own) break;
       heap[k] = other;
       place[other] = k;
       k = parent;
@@ -67,21 +67,18 @@ export class ActivityHeap {
 
   private down(from: number): void {
     const { heap, place, activity } = this;
-    const v = heap[from] as number;
-    const own = activity[v] as number;
+    const v = heap[from];
+    const own = activity[v];
     let k = from;
     for (;;) {
       let child = 2 * k + 1;
       if (child >= heap.length) break;
       const right = child + 1;
-      if (
-        right < heap.length &&
-        (activity[heap[right] as number] as number) > (activity[heap[child] as number] as number)
-      ) {
+      if (right < heap.length && activity[heap[right]] > activity[heap[child]]) {
         child = right;
       }
-      const other = heap[child] as number;
-      if ((activity[other] as number) <= own) break;
+      const other = heap[child];
+      if (activity[other] <= own) break;
       heap[k] = other;
       place[other] = k;
       k = child;

@@ -20,7 +20,7 @@ export function balanced({ literals, modes, resources }: CompiledProblem): boole
         ...resources.map(
           ({ users, capacity }, r) =>
             worked(users, when) / Math.max(1, capacity) +
-            (worked(users, when) > 0 ? (load[r] as number) / Math.max(1, capacity) : 0),
+            (worked(users, when) > 0 ? load[r] / Math.max(1, capacity) : 0),
         ),
       ),
     );
@@ -33,7 +33,7 @@ export function balanced({ literals, modes, resources }: CompiledProblem): boole
   return wished;
 
   function add(when: number): void {
-    for (const [r, { users }] of resources.entries()) (load[r] as number) += worked(users, when);
+    for (const [r, { users }] of resources.entries()) load[r] += worked(users, when);
   }
 }
 

@@ -33,7 +33,7 @@ export class Bounds {
     this.last = new Int32Array(2 * least.length).fill(-1);
     least.forEach((value, v) => {
       this.at[2 * v] = value;
-      this.at[2 * v + 1] = -(most[v] as number);
+      this.at[2 * v + 1] = -most[v];
     });
   }
 
@@ -47,12 +47,12 @@ export class Bounds {
   }
 
   holds(boundVar: number, bound: number): boolean {
-    return (this.at[boundVar] as number) >= bound;
+    return this.at[boundVar] >= bound;
   }
 
   /** Whether (boundVar >= bound) can no longer become true. */
   fails(boundVar: number, bound: number): boolean {
-    return (this.at[boundVar ^ 1] as number) > -bound;
+    return this.at[boundVar ^ 1] > -bound;
   }
 
   raise(boundVar: number, bound: number, reasonKind: number, reason: number): void {
@@ -60,18 +60,18 @@ export class Bounds {
     const t = this.length++;
     this.boundVar[t] = boundVar;
     this.value[t] = bound;
-    this.before[t] = this.at[boundVar] as number;
+    this.before[t] = this.at[boundVar];
     this.reasonKind[t] = reasonKind;
     this.reason[t] = reason;
-    this.earlier[t] = this.last[boundVar] as number;
+    this.earlier[t] = this.last[boundVar];
     this.last[boundVar] = t;
     this.at[boundVar] = bound;
   }
 
   /** Place on the trail where (boundVar >= bound), which holds, became true; -1 if it always was. */
   placeOf(boundVar: number, bound: number): number {
-    let t = this.last[boundVar] as number;
-    while (t >= 0 && (this.before[t] as number) >= bound) t = this.earlier[t] as number;
+    let t = this.last[boundVar];
+    while (t >= 0 && this.before[t] >= bound) t = this.earlier[t];
     return t;
   }
 
@@ -80,7 +80,7 @@ export class Bounds {
     let high = this.levels.length;
     while (low < high) {
       const mid = (low + high) >> 1;
-      if ((this.levels[mid] as number) <= place) low = mid + 1;
+      if (this.levels[mid] <= place) low = mid + 1;
       else high = mid;
     }
     return low;
@@ -88,11 +88,11 @@ export class Bounds {
 
   undoTo(level: number): void {
     if (level >= this.levels.length) return;
-    const keep = this.levels[level] as number;
+    const keep = this.levels[level];
     for (let t = this.length - 1; t >= keep; t--) {
-      const boundVar = this.boundVar[t] as number;
-      this.at[boundVar] = this.before[t] as number;
-      this.last[boundVar] = this.earlier[t] as number;
+      const boundVar = this.boundVar[t];
+      this.at[boundVar] = this.before[t];
+      this.last[boundVar] = this.earlier[t];
       this.heap?.back(boundVar >> 1);
     }
     this.length = keep;

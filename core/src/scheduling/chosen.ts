@@ -19,8 +19,8 @@ export function chosen(problem: CompiledProblem, holds: readonly boolean[]): Com
     users: resource.users.filter(({ when }) => isTrue(when)).map((user) => ({ ...user, when: 0 })),
   }));
   const latest = problem.latest.map((at, i) => {
-    const longer = (minutes[i] as number) - (problem.minutes[i] as number);
-    return Math.min(at - longer, isThere[i] ? (problem.dues[i] as number) - (minutes[i] as number) : Infinity);
+    const longer = minutes[i] - problem.minutes[i];
+    return Math.min(at - longer, isThere[i] ? problem.dues[i] - minutes[i] : Infinity);
   });
   const lags = problem.lags.filter(({ when }) => isTrue(when)).map((lag): CompiledLag => ({ ...lag, when: 0 }));
   const closed = closedTimesOf(minutes.length, resources);
@@ -29,6 +29,6 @@ export function chosen(problem: CompiledProblem, holds: readonly boolean[]): Com
     ...{ minutes, resources, lags, latest },
     presence: problem.presence.map(() => 0),
     modes: problem.modes.map(() => []),
-    holes: closed.map((own, i) => (isThere[i] ? holesOf(own, minutes[i] as number) : [])),
+    holes: closed.map((own, i) => (isThere[i] ? holesOf(own, minutes[i]) : [])),
   };
 }

@@ -55,7 +55,7 @@ export class ClauseDatabase {
   }
 
   reason(index: number): Clause {
-    return this.reasons[index] as Clause;
+    return this.reasons[index];
   }
 
   indexOf(clause: Clause): number {
@@ -92,17 +92,17 @@ export class ClauseDatabase {
   propagate(boundVar: number): Conflict {
     const { bounds } = this;
     const { at } = bounds;
-    const list = this.watching[boundVar] as WatchList;
-    const now = at[boundVar] as number;
+    const list = this.watching[boundVar];
+    const now = at[boundVar];
     const { clauses, bounds: triggers } = list;
     const count = clauses.length;
     // Most are not reached yet: those in front stay where they are.
     let keep = 0;
-    while (keep < count && (triggers[keep] as number) > now) keep++;
+    while (keep < count && triggers[keep] > now) keep++;
     if (keep === count) return undefined;
     for (let k = keep; k < count; k++) {
-      const clause = clauses[k] as Clause;
-      const trigger = triggers[k] as number;
+      const clause = clauses[k];
+      const trigger = triggers[k];
       if (trigger > now) {
         clauses[keep] = clause;
         triggers[keep++] = trigger;
@@ -112,14 +112,14 @@ export class ClauseDatabase {
       const { literals } = clause;
       const falseVar = boundVar ^ 1;
       if (literals[0] === falseVar && literals[1] === 1 - trigger) {
-        literals[0] = literals[2] as number;
-        literals[1] = literals[3] as number;
+        literals[0] = literals[2];
+        literals[1] = literals[3];
         literals[2] = falseVar;
         literals[3] = 1 - trigger;
       }
-      const firstVar = literals[0] as number;
-      const firstBound = literals[1] as number;
-      if ((at[firstVar] as number) >= firstBound) {
+      const firstVar = literals[0];
+      const firstBound = literals[1];
+      if (at[firstVar] >= firstBound) {
         clauses[keep] = clause;
         triggers[keep++] = trigger;
         continue;
@@ -127,12 +127,12 @@ export class ClauseDatabase {
       if (this.watchesAnother(clause, falseVar, trigger)) continue;
       clauses[keep] = clause;
       triggers[keep++] = trigger;
-      if ((at[firstVar ^ 1] as number) > -firstBound) {
+      if (at[firstVar ^ 1] > -firstBound) {
         // Those behind it move up into the gaps of what watches elsewhere now.
         if (keep <= k) {
           for (let later = k + 1; later < clauses.length; later++) {
-            clauses[keep] = clauses[later] as Clause;
-            triggers[keep++] = triggers[later] as number;
+            clauses[keep] = clauses[later];
+            triggers[keep++] = triggers[later];
           }
           clauses.length = keep;
           triggers.length = keep;
@@ -156,7 +156,7 @@ export class ClauseDatabase {
     for (const clause of candidates.slice(0, candidates.length >> 1)) clause.dropped = true;
     this.learned = this.learned.filter(({ dropped }) => !dropped);
     for (const list of this.watching) {
-      const live = list.clauses.map((clause, i) => ({ clause, bound: list.bounds[i] as number }));
+      const live = list.clauses.map((clause, i) => ({ clause, bound: list.bounds[i] }));
       const kept = live.filter(({ clause }) => !clause.dropped);
       list.clauses = kept.map(({ clause }) => clause);
       list.bounds = kept.map(({ bound }) => bound);
@@ -169,14 +169,14 @@ export class ClauseDatabase {
     const { literals } = clause;
     const { at } = this.bounds;
     for (let i = 4; i < literals.length; i += 2) {
-      const otherVar = literals[i] as number;
-      const otherBound = literals[i + 1] as number;
-      if ((at[otherVar ^ 1] as number) > -otherBound) continue;
+      const otherVar = literals[i];
+      const otherBound = literals[i + 1];
+      if (at[otherVar ^ 1] > -otherBound) continue;
       literals[2] = otherVar;
       literals[3] = otherBound;
       literals[i] = falseVar;
       literals[i + 1] = 1 - trigger;
-      const other = this.watching[otherVar ^ 1] as WatchList;
+      const other = this.watching[otherVar ^ 1];
       other.clauses.push(clause);
       other.bounds.push(1 - otherBound);
       return true;
@@ -186,9 +186,9 @@ export class ClauseDatabase {
 
   private watch(clause: Clause): void {
     for (const i of [0, 2]) {
-      const list = this.watching[(clause.literals[i] as number) ^ 1] as WatchList;
+      const list = this.watching[clause.literals[i] ^ 1];
       list.clauses.push(clause);
-      list.bounds.push(1 - (clause.literals[i + 1] as number));
+      list.bounds.push(1 - clause.literals[i + 1]);
     }
   }
 }

@@ -41,7 +41,7 @@ export function compileProblem(problem: ScheduleProblem): CompiledProblem | Rule
     (task.modes ?? []).map((mode): ReadMode => ({ when: literals.of(mode.when), minutes: whole(mode.minutes) })),
   );
   const minutes = tasks.map((task, i) =>
-    task.modes ? Math.min(...(modes[i] as ReadMode[]).map((mode) => mode.minutes)) : whole(task.minutes),
+    task.modes ? Math.min(...modes[i].map((mode) => mode.minutes)) : whole(task.minutes),
   );
 
   const users = problem.resources.map((): CompiledUser[] => []);
@@ -50,7 +50,7 @@ export function compileProblem(problem: ScheduleProblem): CompiledProblem | Rule
       needs: added(task.needs, mode.needs),
       minutes: modes[i]?.[m]?.minutes ?? 0,
       when: modes[i]?.[m]?.when ?? 0,
-    })) ?? [{ needs: task.needs, minutes: minutes[i] as number, when: presence[i] as number }];
+    })) ?? [{ needs: task.needs, minutes: minutes[i], when: presence[i] }];
     for (const way of ways) {
       for (const [id, amount] of Object.entries(way.needs)) {
         const r = resourceIndex.get(id);
@@ -86,7 +86,7 @@ export function compileProblem(problem: ScheduleProblem): CompiledProblem | Rule
       const { task: id, minLag = 0, maxLag = Infinity } = lag;
       const from = indexOf.get(id);
       if (from === undefined) throw new RangeError(`task ${quote(task.id)} comes after ${quote(id)}, which is no task`);
-      const there = literals.both(presence[from] as number, presence[to] as number);
+      const there = literals.both(presence[from], presence[to]);
       const when = literals.both(there, literals.of(lag.when));
       if (minLag > maxLag && when !== 0) {
         literals.clauses.push([-when]);
@@ -112,7 +112,7 @@ export function compileProblem(problem: ScheduleProblem): CompiledProblem | Rule
     throw new RangeError(`tasks wait for each other in a circle: ${circleOf(tasks, always).map(quote).join(', ')}`);
 
   const closedOf = closedTimesOf(tasks.length, resources, (task, id) => (tasks[task]?.needs[id] ?? 0) > 0);
-  const holes = closedOf.map((closed, i) => holesOf(closed, minutes[i] as number));
+  const holes = closedOf.map((closed, i) => holesOf(closed, minutes[i]));
   const release = tasks.map((task) => whole(task.release ?? 0));
   const lastClosed = Math.max(
     0,
@@ -120,16 +120,16 @@ export function compileProblem(problem: ScheduleProblem): CompiledProblem | Rule
     ...release,
   );
   const longestLag = new Array<number>(tasks.length).fill(0);
-  for (const { to, least } of lags) longestLag[to] = Math.max(longestLag[to] as number, least);
-  const longest = minutes.map((own, i) => Math.max(own, ...(modes[i] as ReadMode[]).map((mode) => mode.minutes)));
+  for (const { to, least } of lags) longestLag[to] = Math.max(longestLag[to], least);
+  const longest = minutes.map((own, i) => Math.max(own, ...modes[i].map((mode) => mode.minutes)));
   const horizon = lastClosed + sum(longest) + sum(longestLag);
   if (horizon > LARGEST) throw new RangeError('the tasks take longer than can be counted');
 
   const tail = tailsOf(order, always, minutes, (i) => tasks[i]?.uncounted !== true);
   const latest = tasks.map((task, i) => {
-    const byEnd = horizon - Math.max(0, tail[i] as number);
+    const byEnd = horizon - Math.max(0, tail[i]);
     const due = task.due === undefined || task.presence !== undefined ? Infinity : Math.floor(task.due * scale);
-    return Math.min(byEnd, due) - (minutes[i] as number);
+    return Math.min(byEnd, due) - minutes[i];
   });
   const earliest = [...release];
   const ids = tasks.map(({ id }) => id);
@@ -166,7 +166,7 @@ function offsetOf(
     throw new RangeError(
       `a lag between two ${between === 'end-end' ? 'ends' : 'starts'} cannot hang on a task with modes`,
     );
-  return -(minutes[task] as number);
+  return -minutes[task];
 }
 
 /** What a task holds alike in each of its modes it simply holds. */
@@ -181,7 +181,7 @@ function inAnyMode(
     const [first] = own;
     const isAlike = own.every(({ amount, minutes }) => amount === first?.amount && minutes === first.minutes);
     const isAll = own.length === modes[task]?.length;
-    return first && isAlike && isAll ? [{ ...first, when: presence[task] as number }] : own;
+    return first && isAlike && isAll ? [{ ...first, when: presence[task] }] : own;
   });
 }
 

@@ -39,7 +39,7 @@ export function conflictsOf(
   let all = true;
   for (const [x, a] of trains.entries()) {
     for (let y = x + 1; y < trains.length; y++) {
-      const b = trains[y] as OnResource;
+      const b = trains[y];
       if (reach(a.last, b.first) || reach(b.last, a.first)) continue;
       const both = a.amount + b.amount;
       const room = withRoom.get(both) ?? stretchesWith(both, supply);
@@ -77,13 +77,13 @@ function onResource(
   train: Train,
 ): OnResource {
   const own = users.filter(({ task }) => train.tasks.includes(task));
-  const [first, last] = [train.tasks[0] as number, train.tasks.at(-1) as number];
+  const [first, last] = [train.tasks[0], train.tasks.at(-1) as number];
   const whens = new Set(own.map(({ when }) => when));
   return {
     ...{ train, first, last },
     amount: Math.min(...own.map(({ amount }: CompiledUser) => amount)),
-    from: earliest[first] as number,
-    to: (latest[last] as number) + (minutes[last] as number),
+    from: earliest[first],
+    to: latest[last] + minutes[last],
     when: whens.size === 1 ? [...whens][0] : undefined,
   };
 }

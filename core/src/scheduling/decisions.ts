@@ -29,7 +29,7 @@ export function decisionsNear(
     let open = 0;
     let last = 0;
     for (const literal of clause) {
-      const own = value[Math.abs(literal) - 1] as number;
+      const own = value[Math.abs(literal) - 1];
       if (own === Math.sign(literal)) return true;
       if (own !== 0) continue;
       open++;
@@ -39,7 +39,7 @@ export function decisionsNear(
   };
   const propagate = (): boolean => {
     for (let k = queue.pop(); k !== undefined; k = queue.pop()) {
-      for (const c of inClauses[k] as number[]) if (!look(clauses[c] as readonly number[])) return false;
+      for (const c of inClauses[k]) if (!look(clauses[c])) return false;
     }
     return true;
   };

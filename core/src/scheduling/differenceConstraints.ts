@@ -23,20 +23,20 @@ export function differencesInRows(
 ): { readonly differences: DifferenceConstraints; readonly waiting: readonly Int32Array[] } {
   const count = told.length / 5;
   const first = new Int32Array(boundVars + 1);
-  for (let k = 0; k < count; k++) (first[(told[5 * k] as number) + 1] as number)++;
-  for (let boundVar = 0; boundVar < boundVars; boundVar++) (first[boundVar + 1] as number) += first[boundVar] as number;
+  for (let k = 0; k < count; k++) first[told[5 * k] + 1]++;
+  for (let boundVar = 0; boundVar < boundVars; boundVar++) first[boundVar + 1] += first[boundVar];
   const next = first.slice();
   const rows = () => new Int32Array(count);
   const differences = { from: rows(), to: rows(), gap: rows(), ifVar: rows(), ifBound: rows(), first };
   const waiting = Array.from({ length: boundVars }, (): number[] => []);
   for (let k = 0; k < count; k++) {
-    const from = told[5 * k] as number;
-    const row = (next[from] as number)++;
+    const from = told[5 * k];
+    const row = next[from]++;
     differences.from[row] = from;
-    differences.to[row] = told[5 * k + 1] as number;
-    differences.gap[row] = told[5 * k + 2] as number;
-    const ifVar = (differences.ifVar[row] = told[5 * k + 3] as number);
-    differences.ifBound[row] = told[5 * k + 4] as number;
+    differences.to[row] = told[5 * k + 1];
+    differences.gap[row] = told[5 * k + 2];
+    const ifVar = (differences.ifVar[row] = told[5 * k + 3]);
+    differences.ifBound[row] = told[5 * k + 4];
     if (ifVar >= 0) waiting[ifVar]?.push(row);
   }
   return { differences, waiting: waiting.map((own) => Int32Array.from(own)) };

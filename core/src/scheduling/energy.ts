@@ -56,19 +56,19 @@ export class Energy implements Propagator {
     const { at } = search.bounds;
     const { tasks, least, most, ends, byEnd, byStart } = this;
     for (let k = 0; k < tasks.length; k++) {
-      const { start, minutes, boundVar, bound } = tasks[k] as Holding;
-      this.present[k] = boundVar < 0 || (at[boundVar] as number) >= bound ? 1 : 0;
-      least[k] = at[2 * start] as number;
-      most[k] = -(at[2 * start + 1] as number);
-      ends[k] = (most[k] as number) + minutes;
-      this.suppliedTo[k] = this.until(ends[k] as number);
+      const { start, minutes, boundVar, bound } = tasks[k];
+      this.present[k] = boundVar < 0 || at[boundVar] >= bound ? 1 : 0;
+      least[k] = at[2 * start];
+      most[k] = -at[2 * start + 1];
+      ends[k] = most[k] + minutes;
+      this.suppliedTo[k] = this.until(ends[k]);
     }
     inOrder(byEnd, ends);
     inOrder(byStart, least);
     let before = NaN;
     for (let s = byStart.length - 1; s >= 0; s--) {
-      const first = byStart[s] as number;
-      const begin = least[first] as number;
+      const first = byStart[s];
+      const begin = least[first];
       if (this.present[first] === 0 || begin === before) continue;
       before = begin;
       if (!this.within(search, begin)) return false;
@@ -82,12 +82,12 @@ export class Energy implements Propagator {
     const before = this.until(begin);
     let work = 0;
     for (let e = 0; e < byEnd.length; e++) {
-      const k = byEnd[e] as number;
-      if (this.present[k] === 0 || (least[k] as number) < begin) continue;
-      const { amount, minutes } = tasks[k] as Holding;
+      const k = byEnd[e];
+      if (this.present[k] === 0 || least[k] < begin) continue;
+      const { amount, minutes } = tasks[k];
       work += amount * minutes;
-      const end = ends[k] as number;
-      const left = (suppliedTo[k] as number) - before - work;
+      const end = ends[k];
+      const left = suppliedTo[k] - before - work;
       if (left < 0) return this.refuted(search, begin, end);
       if (left < this.largest && !this.crossing(search, begin, end, left)) return false;
     }
@@ -101,8 +101,8 @@ export class Energy implements Propagator {
     let count = 0;
     for (let k = 0; k < tasks.length; k++) {
       // What cannot touch the stretch, or lies within it.
-      const last = ends[k] as number;
-      const first = least[k] as number;
+      const last = ends[k];
+      const first = least[k];
       if (this.present[k] === 0 || last <= begin || first >= end || (first >= begin && last <= end)) continue;
       parts += this.partOf(k, begin, end);
       touching[count++] = k;
@@ -111,10 +111,10 @@ export class Energy implements Propagator {
     if (room < 0) return this.refuted(search, begin, end);
     if (room >= this.largest) return true;
     for (let c = 0; c < count; c++) {
-      const k = touching[c] as number;
-      const { start, minutes, amount } = tasks[k] as Holding;
+      const k = touching[c];
+      const { start, minutes, amount } = tasks[k];
       const own = room + this.partOf(k, begin, end);
-      const from = least[k] as number;
+      const from = least[k];
       // So many minutes of it fit into the stretch, and no more.
       const fit = Math.floor(own / amount);
       const atLeast = Math.min(from + minutes, end) - Math.max(from, begin);
@@ -124,7 +124,7 @@ export class Energy implements Propagator {
         if (!search.enqueue(2 * start, end - fit, facts)) return false;
         return true;
       }
-      const last = most[k] as number;
+      const last = most[k];
       const atMost = Math.min(last + minutes, end) - Math.max(last, begin);
       if (fit < atMost && begin + fit - minutes < last) {
         const facts = this.reasons(begin, end, amount * (fit + 1) - own - 1, k);
@@ -144,9 +144,9 @@ export class Energy implements Propagator {
 
   /** Work of a task in a stretch wherever it lies. */
   private partOf(k: number, begin: number, end: number): number {
-    const { minutes, amount } = this.tasks[k] as Holding;
-    const early = (this.least[k] as number) + minutes - begin;
-    const late = end - (this.most[k] as number);
+    const { minutes, amount } = this.tasks[k];
+    const early = this.least[k] + minutes - begin;
+    const late = end - this.most[k];
     const part = Math.min(early, late, minutes, end - begin);
     return part <= 0 ? 0 : part * amount;
   }
@@ -159,7 +159,7 @@ export class Energy implements Propagator {
       if (this.present[k] === 0 || k === without) continue;
       const part = this.partOf(k, begin, end);
       if (part === 0) continue;
-      const { start, minutes, amount, boundVar, bound } = this.tasks[k] as Holding;
+      const { start, minutes, amount, boundVar, bound } = this.tasks[k];
       if (part <= over) {
         over -= part;
         continue;
@@ -172,7 +172,7 @@ export class Energy implements Propagator {
       facts.push(2 * start, begin - minutes + needed, 2 * start + 1, -(end - needed));
       if (boundVar >= 0) facts.push(boundVar, bound);
     }
-    const me = without < 0 ? undefined : (this.tasks[without] as Holding);
+    const me = without < 0 ? undefined : this.tasks[without];
     if (me && me.boundVar >= 0) facts.push(me.boundVar, me.bound);
     return facts;
   }
@@ -185,7 +185,7 @@ export class Energy implements Propagator {
   private until(time: number): number {
     let sum = 0;
     for (let p = 0; p < this.supply.length; p++) {
-      const { from, room } = this.supply[p] as Piece;
+      const { from, room } = this.supply[p];
       if (from >= time) break;
       const to = Math.min(time, this.supply[p + 1]?.from ?? Infinity);
       sum += room * (to - from);
@@ -197,10 +197,10 @@ export class Energy implements Propagator {
 /** Sorts indices by their worth; they are nearly in order from the last time. */
 function inOrder(indices: Int32Array, worth: Float64Array): void {
   for (let i = 1; i < indices.length; i++) {
-    const own = indices[i] as number;
-    const value = worth[own] as number;
+    const own = indices[i];
+    const value = worth[own];
     let k = i - 1;
-    for (; k >= 0 && (worth[indices[k] as number] as number) > value; k--) indices[k + 1] = indices[k] as number;
+    for (; k >= 0 && worth[indices[k]] > value; k--) indices[k + 1] = indices[k];
     indices[k + 1] = own;
   }
 }

@@ -139,7 +139,7 @@ export class LearningSearch {
       // Assumptions are the first things decided; what contradicts one follows from those before it.
       let next: readonly [number, number] | undefined;
       for (; told < assumed.length && !next; told += 2) {
-        const [boundVar, bound] = [assumed[told] as number, assumed[told + 1] as number];
+        const [boundVar, bound] = [assumed[told], assumed[told + 1]];
         if (bounds.holds(boundVar, bound)) continue;
         if (bounds.fails(boundVar, bound)) return 'impossible';
         next = [boundVar, bound];
@@ -178,12 +178,12 @@ export class LearningSearch {
   addClause(literals: readonly number[]): void {
     const open: number[] = [];
     for (let i = 0; i < literals.length; i += 2) {
-      const [boundVar, bound] = [literals[i] as number, literals[i + 1] as number];
+      const [boundVar, bound] = [literals[i], literals[i + 1]];
       if (this.bounds.holds(boundVar, bound)) return;
       if (!this.bounds.fails(boundVar, bound)) open.push(boundVar, bound);
     }
     if (open.length === 0) this.broken = true;
-    else if (open.length === 2) this.bounds.raise(open[0] as number, open[1] as number, DECIDED, 0);
+    else if (open.length === 2) this.bounds.raise(open[0], open[1], DECIDED, 0);
     else this.clauses.add(open);
   }
 
@@ -223,7 +223,7 @@ export class LearningSearch {
     for (;;) {
       while (this.head < bounds.length) {
         const t = this.head++;
-        const boundVar = bounds.boundVar[t] as number;
+        const boundVar = bounds.boundVar[t];
         // A later entry of the same bound variable says all that this one does.
         if (bounds.value[t] !== bounds.at[boundVar]) continue;
         if (!this.notify(boundVar)) return false;
@@ -231,22 +231,22 @@ export class LearningSearch {
       const p = this.awake.indexOf(1);
       if (p < 0) return true;
       this.awake[p] = 0;
-      if (!(this.propagators[p] as Propagator).propagate(this)) return false;
+      if (!this.propagators[p].propagate(this)) return false;
     }
   }
 
   private notify(boundVar: number): boolean {
     const { bounds } = this;
-    for (const p of this.listeners[boundVar] as number[]) this.awake[p] = 1;
+    for (const p of this.listeners[boundVar]) this.awake[p] = 1;
     const holes = this.forbidden[boundVar];
     if (holes) {
       // In order, and apart from each other: the last that begins by now.
-      const now = bounds.at[boundVar] as number;
+      const now = bounds.at[boundVar];
       let low = 0;
       let high = holes.length >> 1;
       while (low < high) {
         const mid = (low + high) >> 1;
-        if ((holes[2 * mid] as number) <= now) low = mid + 1;
+        if (holes[2 * mid] <= now) low = mid + 1;
         else high = mid;
       }
       const from = holes[2 * low - 2];
@@ -257,16 +257,16 @@ export class LearningSearch {
     const differences = this.differences as DifferenceConstraints;
     const { to, gap, first } = differences;
     const { at } = bounds;
-    const end = first[boundVar + 1] as number;
-    for (let row = first[boundVar] as number; row < end; row++) {
-      const bound = (at[boundVar] as number) + (gap[row] as number);
-      if ((at[to[row] as number] as number) < bound && !this.propagateDifference(differences, row)) return false;
+    const end = first[boundVar + 1];
+    for (let row = first[boundVar]; row < end; row++) {
+      const bound = at[boundVar] + gap[row];
+      if (at[to[row]] < bound && !this.propagateDifference(differences, row)) return false;
     }
-    const waiting = this.conditionalDifferences[boundVar] as Int32Array;
-    const now = at[boundVar] as number;
+    const waiting = this.conditionalDifferences[boundVar];
+    const now = at[boundVar];
     for (let k = 0; k < waiting.length; k++) {
-      const row = waiting[k] as number;
-      if ((differences.ifBound[row] as number) <= now && !this.propagateDifference(differences, row)) return false;
+      const row = waiting[k];
+      if (differences.ifBound[row] <= now && !this.propagateDifference(differences, row)) return false;
     }
     const clause = this.clauses.propagate(boundVar);
     if (!clause) return true;
@@ -275,23 +275,23 @@ export class LearningSearch {
   }
 
   private propagateDifference(differences: DifferenceConstraints, row: number): boolean {
-    const from = differences.from[row] as number;
-    const to = differences.to[row] as number;
-    const gap = differences.gap[row] as number;
-    const ifVar = differences.ifVar[row] as number;
-    const ifBound = differences.ifBound[row] as number;
+    const from = differences.from[row];
+    const to = differences.to[row];
+    const gap = differences.gap[row];
+    const ifVar = differences.ifVar[row];
+    const ifBound = differences.ifBound[row];
     const { at } = this.bounds;
-    const bound = (at[from] as number) + gap;
-    if ((at[to] as number) >= bound) return true;
-    if (ifVar >= 0 && (at[ifVar] as number) < ifBound) {
+    const bound = at[from] + gap;
+    if (at[to] >= bound) return true;
+    if (ifVar >= 0 && at[ifVar] < ifBound) {
       // The condition is open: it fails where the link could not be kept.
-      if (bound <= -(at[to ^ 1] as number)) return true;
+      if (bound <= -at[to ^ 1]) return true;
       if (this.bounds.fails(ifVar, ifBound)) return true;
-      const most = -(at[to ^ 1] as number);
+      const most = -at[to ^ 1];
       return this.enqueue(ifVar ^ 1, 1 - ifBound, [from, most - gap + 1, to ^ 1, -most]);
     }
-    if (bound > -(at[to ^ 1] as number)) {
-      const least = 1 - (at[to ^ 1] as number);
+    if (bound > -at[to ^ 1]) {
+      const least = 1 - at[to ^ 1];
       this.conflict = [from, least - gap, to ^ 1, 1 - least];
       if (ifVar >= 0) this.conflict.push(ifVar, ifBound);
       return false;
@@ -301,16 +301,16 @@ export class LearningSearch {
   }
 
   private bumpActivity(variable: number): void {
-    const next = ((this.activity[variable] as number) += this.clauses.bump);
+    const next = (this.activity[variable] += this.clauses.bump);
     this.hottest.risen(variable);
     if (next < RESCALE_AT) return;
-    for (let v = 0; v < this.activity.length; v++) (this.activity[v] as number) *= 1 / RESCALE_AT;
+    for (let v = 0; v < this.activity.length; v++) this.activity[v] *= 1 / RESCALE_AT;
     this.clauses.rescale(1 / RESCALE_AT);
   }
 }
 
 function opposites(literals: Int32Array): number[] {
   const facts: number[] = [];
-  for (let i = 0; i < literals.length; i += 2) facts.push((literals[i] as number) ^ 1, 1 - (literals[i + 1] as number));
+  for (let i = 0; i < literals.length; i += 2) facts.push(literals[i] ^ 1, 1 - literals[i + 1]);
   return facts;
 }

@@ -24,12 +24,12 @@ export function freedTasks(
     // What runs in some stretch of time.
     const middle = uniformFloat64(random) * end;
     const near = Array.from({ length: count }, (_, i) => i).sort(
-      (a, b) => Math.abs((starts[a] as number) - middle) - Math.abs((starts[b] as number) - middle),
+      (a, b) => Math.abs(starts[a] - middle) - Math.abs(starts[b] - middle),
     );
     for (const i of near.slice(0, left)) free[i] = 1;
   } else {
     while (left > 0) {
-      const block = blocks[Math.floor(uniformFloat64(random) * blocks.length)] as readonly number[];
+      const block = blocks[Math.floor(uniformFloat64(random) * blocks.length)];
       for (const i of block) free[i] = 1;
       left -= Math.max(1, block.length);
     }
@@ -63,7 +63,7 @@ export function keptBut(
   }
   for (const { first, second, before, after } of pairs) {
     if (free[first] || free[second]) continue;
-    const isFirst = (starts[first] as number) < (starts[second] as number);
+    const isFirst = starts[first] < starts[second];
     if (before === after) kept.push(...(isFirst ? [2 * before, 1] : [2 * before + 1, 0]));
     else kept.push(...(isFirst ? [2 * after + 1, 0] : [2 * before + 1, 0]));
   }

@@ -6,12 +6,12 @@ export function orderOf(count: number, lags: readonly CompiledLag[]): number[] |
   const waiting = new Array<number>(count).fill(0);
   const next = Array.from({ length: count }, (): number[] => []);
   for (const { from, to } of lags) {
-    (waiting[to] as number)++;
+    waiting[to]++;
     next[from]?.push(to);
   }
   const order = waiting.flatMap((n, i) => (n === 0 ? [i] : []));
   for (let k = 0; k < order.length; k++) {
-    for (const to of next[order[k] as number] as number[]) if (--(waiting[to] as number) === 0) order.push(to);
+    for (const to of next[order[k]]) if (--waiting[to] === 0) order.push(to);
   }
   return order.length === count ? order : undefined;
 }
@@ -51,8 +51,8 @@ export function tailsOf(
   const after = minutes.map((): CompiledLag[] => []);
   for (const lag of lags) after[lag.from]?.push(lag);
   for (const i of [...order].reverse()) {
-    for (const { to, least } of after[i] as CompiledLag[]) {
-      tail[i] = Math.max(tail[i] as number, least + (minutes[to] as number) + (tail[to] as number));
+    for (const { to, least } of after[i]) {
+      tail[i] = Math.max(tail[i], least + minutes[to] + tail[to]);
     }
   }
   return tail;

@@ -15,20 +15,20 @@ export function reachable({ minutes, lags }: CompiledProblem): Reach {
     const stack = [start];
     while (stack.length > 0) {
       const i = stack.at(-1) as number;
-      const open = (after[i] as number[]).find((to) => !rows[to]);
+      const open = after[i].find((to) => !rows[to]);
       if (open !== undefined) {
         stack.push(open);
         continue;
       }
       const row = new Uint32Array(words);
-      for (const to of after[i] as number[]) {
-        (row[to >> 5] as number) |= 1 << (to & 31);
-        (rows[to] as Uint32Array).forEach((word, w) => ((row[w] as number) |= word));
+      for (const to of after[i]) {
+        row[to >> 5] |= 1 << (to & 31);
+        (rows[to] as Uint32Array).forEach((word, w) => (row[w] |= word));
       }
       rows[i] = row;
       stack.pop();
     }
   };
   for (let i = 0; i < count; i++) if (!rows[i]) visit(i);
-  return (from, to) => (((rows[from] as Uint32Array)[to >> 5] as number) & (1 << (to & 31))) !== 0;
+  return (from, to) => ((rows[from] as Uint32Array)[to >> 5] & (1 << (to & 31))) !== 0;
 }

@@ -24,14 +24,14 @@ class FactStore {
       this.facts = wider;
     }
     this.facts[start] = facts.length;
-    for (let i = 0; i < facts.length; i++) this.facts[start + 1 + i] = facts[i] as number;
+    for (let i = 0; i < facts.length; i++) this.facts[start + 1 + i] = facts[i];
     this.length = end;
     return start;
   }
 
   each(start: number, to: (boundVar: number, bound: number) => void): void {
-    const end = start + (this.facts[start] as number);
-    for (let i = start + 1; i <= end; i += 2) to(this.facts[i] as number, this.facts[i + 1] as number);
+    const end = start + this.facts[start];
+    for (let i = start + 1; i <= end; i += 2) to(this.facts[i], this.facts[i + 1]);
   }
 }
 
@@ -48,12 +48,12 @@ export class Reasons {
   /** The facts that made entry t of the trail reach a bound, each told to `to`. */
   of(t: number, boundVar: number, bound: number, to: (boundVar: number, bound: number) => void): void {
     const { bounds } = this;
-    const reason = bounds.reason[t] as number;
+    const reason = bounds.reason[t];
     switch (bounds.reasonKind[t]) {
       case BY_DIFFERENCE: {
         const { from, gap, ifVar, ifBound } = this.differences();
-        to(from[reason] as number, bound - (gap[reason] as number));
-        if ((ifVar[reason] as number) >= 0) to(ifVar[reason] as number, ifBound[reason] as number);
+        to(from[reason], bound - gap[reason]);
+        if (ifVar[reason] >= 0) to(ifVar[reason], ifBound[reason]);
         return;
       }
       case BY_FACTS:
@@ -64,8 +64,8 @@ export class Reasons {
         const { literals } = clause;
         this.clauses.use(clause);
         for (let i = 0; i < literals.length; i += 2) {
-          if (literals[i] === boundVar && (literals[i + 1] as number) >= bound) continue;
-          to((literals[i] as number) ^ 1, 1 - (literals[i + 1] as number));
+          if (literals[i] === boundVar && literals[i + 1] >= bound) continue;
+          to(literals[i] ^ 1, 1 - literals[i + 1]);
         }
         return;
       }

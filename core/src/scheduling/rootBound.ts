@@ -11,24 +11,21 @@ import { supplyOf } from './supply';
  */
 export function rootBound(problem: CompiledProblem): number {
   const { earliest, minutes, tail, presence } = problem;
-  const chain = Math.max(
-    0,
-    ...earliest.map((at, i) => (presence[i] === 0 ? at + (minutes[i] as number) + (tail[i] as number) : 0)),
-  );
+  const chain = Math.max(0, ...earliest.map((at, i) => (presence[i] === 0 ? at + minutes[i] + tail[i] : 0)));
   return Math.max(chain, ...problem.resources.map((resource) => resourceBound(problem, resource)));
 }
 
 function resourceBound({ earliest, tail }: CompiledProblem, resource: CompiledResource): number {
-  const users = resource.users.filter(({ task, when }) => when === 0 && (tail[task] as number) > -Infinity);
-  const byTail = [...users].sort((a, b) => (tail[b.task] as number) - (tail[a.task] as number));
+  const users = resource.users.filter(({ task, when }) => when === 0 && tail[task] > -Infinity);
+  const byTail = [...users].sort((a, b) => tail[b.task] - tail[a.task]);
   const supply = supplyOf(resource);
   let best = 0;
-  for (const head of new Set(users.map(({ task }) => earliest[task] as number))) {
+  for (const head of new Set(users.map(({ task }) => earliest[task]))) {
     let work = 0;
     for (const { task, amount, minutes } of byTail) {
-      if ((earliest[task] as number) < head) continue;
+      if (earliest[task] < head) continue;
       work += amount * minutes;
-      best = Math.max(best, supplied(head, work, supply) + (tail[task] as number));
+      best = Math.max(best, supplied(head, work, supply) + tail[task]);
     }
   }
   return best;

@@ -81,13 +81,13 @@ export function scheduleModel(asked: CompiledProblem, lowerBound: number, upperB
   const { minutes, earliest, latest, tail, horizon, presence, modes } = problem;
   const tasks = minutes.length;
   const build = new Builder();
-  for (const [i, at] of earliest.entries()) build.variable(at, latest[i] as number);
+  for (const [i, at] of earliest.entries()) build.variable(at, latest[i]);
   const end = build.variable(lowerBound, horizon);
   const zero = build.variable(0, 0);
   const literals = problem.literals.map(() => build.variable(0, 1));
   const told = (literal: number): Told | undefined => {
     if (literal === 0) return undefined;
-    const variable = literals[Math.abs(literal) - 1] as number;
+    const variable = literals[Math.abs(literal) - 1];
     return literal > 0 ? [2 * variable, 1] : [2 * variable + 1, 0];
   };
   for (const clause of problem.clauses) build.clause(...clause.map((literal) => told(literal) as Told));
@@ -97,11 +97,11 @@ export function scheduleModel(asked: CompiledProblem, lowerBound: number, upperB
 
   for (const { from, to, when, least, most } of problem.lags) {
     const condition = told(when);
-    build.link(from, to, (minutes[from] as number) + least, condition);
-    const longer = (modes[from] ?? []).filter((mode) => mode.minutes > (minutes[from] as number));
+    build.link(from, to, minutes[from] + least, condition);
+    const longer = (modes[from] ?? []).filter((mode) => mode.minutes > minutes[from]);
     for (const mode of longer) build.link(from, to, mode.minutes + least, both(condition, told(mode.when)));
     if (most === Infinity) continue;
-    const longest = Math.max(minutes[from] as number, ...longer.map((mode) => mode.minutes));
+    const longest = Math.max(minutes[from], ...longer.map((mode) => mode.minutes));
     build.link(to, from, -longest - most, condition);
     if (longer.length === 0) continue;
     for (const mode of modes[from] ?? []) build.link(to, from, -mode.minutes - most, both(condition, told(mode.when)));
@@ -110,22 +110,22 @@ export function scheduleModel(asked: CompiledProblem, lowerBound: number, upperB
     build.rules.push((search) => search.addForbiddenStarts(i, own));
     for (const [first, last] of own) {
       // What must be decided of a night or a meal is before or after it, and not to the minute.
-      if (first <= (earliest[i] as number) || last >= (latest[i] as number)) continue;
+      if (first <= earliest[i] || last >= latest[i]) continue;
       const variable = build.variable(0, 1);
       build.link(zero, i, last + 1, isOne(variable));
       build.link(i, zero, 1 - first, opposite(isOne(variable)));
       sides.push({ task: i, from: last + 1, variable });
     }
-    const after = tail[i] as number;
+    const after = tail[i];
     if (after > -Infinity) {
-      build.link(i, end, (minutes[i] as number) + after, told(presence[i] as number));
+      build.link(i, end, minutes[i] + after, told(presence[i]));
       for (const mode of modes[i] ?? []) {
-        if (mode.minutes > (minutes[i] as number)) build.link(i, end, mode.minutes + after, told(mode.when));
+        if (mode.minutes > minutes[i]) build.link(i, end, mode.minutes + after, told(mode.when));
       }
     }
-    const due = problem.dues[i] as number;
+    const due = problem.dues[i];
     if (due === Infinity) continue;
-    build.link(i, zero, (minutes[i] as number) - due, told(presence[i] as number));
+    build.link(i, zero, minutes[i] - due, told(presence[i]));
     for (const mode of modes[i] ?? []) build.link(i, zero, mode.minutes - due, told(mode.when));
   }
 
@@ -146,7 +146,7 @@ export function scheduleModel(asked: CompiledProblem, lowerBound: number, upperB
         const before = build.variable(0, 1);
         // A plain pair needs no second variable: what is not before is after.
         const after = isOpen ? build.variable(0, 1) : before;
-        pair = { first: a.tasks[0] as number, second: b.tasks[0] as number, before, after };
+        pair = { first: a.tasks[0], second: b.tasks[0], before, after };
         known.set(key, pair);
         pairs.push(pair);
         order(build, problem, a, b, isOne(before), both, told);
@@ -163,7 +163,7 @@ export function scheduleModel(asked: CompiledProblem, lowerBound: number, upperB
       for (const {
         tasks: [task],
       } of stretches.length > 0 ? [a, b] : []) {
-        build.clause(isOne(pair.before), isOne(pair.after), touches(task as number, stretches), ...absent);
+        build.clause(isOne(pair.before), isOne(pair.after), touches(task, stretches), ...absent);
       }
     }
     const holdings = holdingsOf(build, resource, told);
@@ -178,7 +178,7 @@ export function scheduleModel(asked: CompiledProblem, lowerBound: number, upperB
     }
   }
   for (const firsts of symmetryBreaking(problem)) {
-    for (let k = 1; k < firsts.length; k++) build.link(firsts[k - 1] as number, firsts[k] as number, 0);
+    for (let k = 1; k < firsts.length; k++) build.link(firsts[k - 1], firsts[k], 0);
   }
   const search = new LearningSearch(build.least, build.most);
   for (const rule of build.rules) rule(search);
@@ -186,7 +186,7 @@ export function scheduleModel(asked: CompiledProblem, lowerBound: number, upperB
   for (const energy of energies) search.addPropagator(energy);
   return {
     ...{ search, tasks, end, pairs, sides, variables: build.least.length },
-    literal: (k) => literals[k] as number,
+    literal: (k) => literals[k],
   };
 }
 
@@ -196,13 +196,9 @@ export function scheduleModel(asked: CompiledProblem, lowerBound: number, upperB
  */
 function until(problem: CompiledProblem, end: number): CompiledProblem {
   const { minutes, tail, presence, earliest, latest, holes, resources } = problem;
-  const inTime = (i: number) => end - (tail[i] as number) - (minutes[i] as number);
-  const isWithin = (i: number) =>
-    (tail[i] as number) > -Infinity && (presence[i] === 0 || inTime(i) >= (earliest[i] as number));
-  const last = minutes.reduce(
-    (most, own, i) => ((tail[i] as number) > -Infinity ? most : Math.max(most, (latest[i] as number) + own)),
-    end,
-  );
+  const inTime = (i: number) => end - tail[i] - minutes[i];
+  const isWithin = (i: number) => tail[i] > -Infinity && (presence[i] === 0 || inTime(i) >= earliest[i]);
+  const last = minutes.reduce((most, own, i) => (tail[i] > -Infinity ? most : Math.max(most, latest[i] + own)), end);
   const before = ([from]: readonly [number, number]) => from < last;
   return {
     ...problem,
@@ -263,8 +259,8 @@ function order(
   const firsts = firstSure < 0 ? b.tasks : b.tasks.slice(0, firstSure + 1);
   for (const last of lasts) {
     for (const first of firsts) {
-      const least = minutes[last] as number;
-      const there = both(told(presence[last] as number), told(presence[first] as number));
+      const least = minutes[last];
+      const there = both(told(presence[last]), told(presence[first]));
       build.link(last, first, least, both(when, there));
       for (const mode of modes[last] ?? []) {
         if (mode.minutes > least) build.link(last, first, mode.minutes, both(both(when, there), told(mode.when)));
@@ -283,7 +279,7 @@ function touching(build: Builder, minutes: readonly number[], zero: number) {
     const own = known.get(key) ?? isOne(build.variable(0, 1));
     if (!known.has(key)) {
       known.set(key, own);
-      build.link(zero, task, from - (minutes[task] as number) + 1, own);
+      build.link(zero, task, from - minutes[task] + 1, own);
       if (to < Infinity) build.link(task, zero, 1 - to, own);
     }
     return own;

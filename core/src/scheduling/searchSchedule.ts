@@ -183,16 +183,15 @@ class Run {
     const isThere = this.problem.presence.map((own) => own === 0 || decisions[Math.abs(own) - 1] === own > 0);
     let end = 0;
     for (let i = 0; i < minutes.length; i++) {
-      if (isThere[i] && (tail[i] as number) > -Infinity)
-        end = Math.max(end, (starts[i] as number) + (minutes[i] as number));
+      if (isThere[i] && tail[i] > -Infinity) end = Math.max(end, starts[i] + minutes[i]);
     }
     if (end >= this.bestEnd) return;
     const { ids, scale, literals, conjunctions } = this.problem;
     this.best = { starts: Array.from(starts), decisions };
     // Put into words here, once: the state is looked at far more often than a better schedule comes.
     const tasks = ids.flatMap((id, i): Placed[] => {
-      const start = starts[i] as number;
-      return isThere[i] ? [{ id, start: start / scale, end: (start + (minutes[i] as number)) / scale }] : [];
+      const start = starts[i];
+      return isThere[i] ? [{ id, start: start / scale, end: (start + minutes[i]) / scale }] : [];
     });
     const told = literals.flatMap((name, k) => (conjunctions.has(k) ? [] : [[name, decisions[k] ?? false] as const]));
     this.placed = { tasks, decisions: new Map(told) };
@@ -246,7 +245,7 @@ class Run {
     const outcome = search.run(() => {
       for (const told of [...first, ...literals.map((_, k) => (wished[k] ? k + 1 : -(k + 1)))]) {
         const v = literal(Math.abs(told) - 1);
-        if (at[2 * v] !== -(at[2 * v + 1] as number)) return told > 0 ? [2 * v, 1] : [2 * v + 1, 0];
+        if (at[2 * v] !== -at[2 * v + 1]) return told > 0 ? [2 * v, 1] : [2 * v + 1, 0];
       }
       return undefined;
     }, DECISION_CONFLICTS);
@@ -281,10 +280,10 @@ class Run {
       );
     }
     const moved = Float64Array.from(around);
-    const block = blocks[Math.floor(uniformFloat64(this.random) * blocks.length)] as readonly number[];
-    const first = Math.min(...block.map((task) => around[task] as number));
+    const block = blocks[Math.floor(uniformFloat64(this.random) * blocks.length)];
+    const first = Math.min(...block.map((task) => around[task]));
     const by = uniformFloat64(this.random) * span - first;
-    for (const task of block) (moved[task] as number) += by;
+    for (const task of block) moved[task] += by;
     this.layDown(moved, own);
   }
 
@@ -295,8 +294,8 @@ class Run {
     const { modes } = this.problem;
     const free = modes.filter((own) => own.length > 1);
     for (let n = 1 + Math.floor(2 * uniformFloat64(this.random)); n > 0 && free.length > 0; n--) {
-      const own = free[Math.floor(uniformFloat64(this.random) * free.length)] as (typeof free)[number];
-      const to = own[Math.floor(uniformFloat64(this.random) * own.length)] as (typeof own)[number];
+      const own = free[Math.floor(uniformFloat64(this.random) * free.length)];
+      const to = own[Math.floor(uniformFloat64(this.random) * own.length)];
       for (const { when } of own) wished[Math.abs(when) - 1] = when > 0 === (when === to.when);
       first.push(to.when);
     }
@@ -321,7 +320,7 @@ class Run {
     if (this.bestEnd < Infinity && !search.require(2 * end + 1, 1 - this.bestEnd)) return this.close();
     // What has just found something is asked again.
     if (!this.lucky) this.restarts++;
-    const turn = TURNS[this.aim][this.restarts % 3] as Turn;
+    const turn = TURNS[this.aim][this.restarts % 3];
     const gap = this.bestEnd - 1 - this.bound;
     const forBound = turn === 'bound' && this.best !== undefined && gap > 0;
     const around = turn === 'neighbourhood' ? this.best : undefined;
@@ -347,7 +346,7 @@ class Run {
     if (outcome === 'found') {
       const { at } = search.bounds;
       const { literal } = this.model;
-      const starts = this.problem.minutes.map((_, i) => at[2 * i] as number);
+      const starts = this.problem.minutes.map((_, i) => at[2 * i]);
       this.take(
         starts,
         this.problem.literals.map((_, k) => at[2 * literal(k)] === 1),
@@ -390,7 +389,7 @@ class Run {
   private raiseBound(): void {
     const { search, end } = this.model as ScheduleModel;
     search.undoTo(0);
-    this.bound = Math.max(this.bound, Math.min(search.bounds.at[2 * end] as number, this.bestEnd));
+    this.bound = Math.max(this.bound, Math.min(search.bounds.at[2 * end], this.bestEnd));
     this.finish();
   }
 }

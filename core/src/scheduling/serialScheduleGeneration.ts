@@ -27,14 +27,14 @@ export function serialScheduleGeneration(
   for (const { from, to } of problem.lags) {
     const [a, b] = [blockOf.get(from) as number, blockOf.get(to) as number];
     if (a === b) continue;
-    (waiting[b] as number)++;
+    waiting[b]++;
     next[a]?.push(b);
   }
-  const ready = new ReadyHeap(blocks.map((tasks) => Math.min(...tasks.map((task) => priority[task] as number))));
+  const ready = new ReadyHeap(blocks.map((tasks) => Math.min(...tasks.map((task) => priority[task]))));
   waiting.forEach((n, b) => n === 0 && ready.push(b));
   for (let b = ready.pop(); b !== undefined; b = ready.pop()) {
-    if (!board.layBlock(blocks[b] as readonly number[])) return undefined;
-    for (const other of next[b] as number[]) if (--(waiting[other] as number) === 0) ready.push(other);
+    if (!board.layBlock(blocks[b])) return undefined;
+    for (const other of next[b]) if (--waiting[other] === 0) ready.push(other);
   }
   return board.starts;
 }
@@ -44,7 +44,7 @@ export function blocksOf({ minutes, lags }: CompiledProblem): number[][] {
   const order = chainByChain(minutes.length, lags);
   const part = minutes.map((_, i) => i);
   const find = (i: number): number => {
-    while (part[i] !== i) i = part[i] = part[part[i] as number] as number;
+    while (part[i] !== i) i = part[i] = part[part[i]];
     return i;
   };
   for (const { from, to, most } of lags) if (most < Infinity) part[find(from)] = find(to);
@@ -66,14 +66,14 @@ function chainByChain(count: number, lags: readonly CompiledLag[]): number[] {
   const waiting = new Array<number>(count).fill(0);
   const next = Array.from({ length: count }, (): number[] => []);
   for (const { from, to } of lags) {
-    (waiting[to] as number)++;
+    waiting[to]++;
     next[from]?.push(to);
   }
   const ready = waiting.flatMap((n, i) => (n === 0 ? [i] : [])).reverse();
   const order: number[] = [];
   for (let task = ready.pop(); task !== undefined; task = ready.pop()) {
     order.push(task);
-    ready.push(...(next[task] as number[]).filter((to) => --(waiting[to] as number) === 0).reverse());
+    ready.push(...next[task].filter((to) => --waiting[to] === 0).reverse());
   }
   return order;
 }
@@ -121,9 +121,9 @@ class PartialSchedule {
     for (let tries = 0; tries < MOST_TRIES; tries++) {
       const broken = tasks.findIndex((task) => !this.lay(task));
       if (broken < 0) return true;
-      const task = tasks[broken] as number;
+      const task = tasks[broken];
       const at = this.earliestFree(task);
-      if (at > (latest[task] as number)) return false;
+      if (at > latest[task]) return false;
       this.putOff(task, at);
       for (const laid of tasks.slice(0, broken)) this.lift(laid);
     }
@@ -132,9 +132,9 @@ class PartialSchedule {
 
   /** What a task must follow soon may not lie earlier than that, nor what goes before it in turn. */
   private putOff(task: number, at: number): void {
-    for (const { from, most } of this.before[task] as CompiledLag[]) {
-      const notBefore = at - most - (this.problem.minutes[from] as number);
-      if (notBefore <= (this.earliest[from] as number)) continue;
+    for (const { from, most } of this.before[task]) {
+      const notBefore = at - most - this.problem.minutes[from];
+      if (notBefore <= this.earliest[from]) continue;
       this.earliest[from] = notBefore;
       this.putOff(from, notBefore);
     }
@@ -144,9 +144,9 @@ class PartialSchedule {
   private lay(task: number): boolean {
     const at = this.earliestFree(task);
     const { minutes, latest } = this.problem;
-    if (at > (latest[task] as number)) return false;
-    for (const { from, most } of this.before[task] as CompiledLag[]) {
-      if (at > (this.starts[from] as number) + (minutes[from] as number) + most) return false;
+    if (at > latest[task]) return false;
+    for (const { from, most } of this.before[task]) {
+      if (at > this.starts[from] + minutes[from] + most) return false;
     }
     this.starts[task] = at;
     this.hold(task, at, 1);
@@ -154,25 +154,25 @@ class PartialSchedule {
   }
 
   private lift(task: number): void {
-    this.hold(task, this.starts[task] as number, -1);
+    this.hold(task, this.starts[task], -1);
     this.starts[task] = -1;
   }
 
   private hold(task: number, at: number, sign: 1 | -1): void {
-    const end = at + (this.problem.minutes[task] as number);
-    for (const { profile, amount } of this.needs[task] as Need[]) profile.hold(at, end, sign * amount);
+    const end = at + this.problem.minutes[task];
+    for (const { profile, amount } of this.needs[task]) profile.hold(at, end, sign * amount);
   }
 
   private earliestFree(task: number): number {
     const { minutes, holes } = this.problem;
-    const length = minutes[task] as number;
-    let at = this.earliest[task] as number;
-    for (const { from, least } of this.before[task] as CompiledLag[]) {
-      at = Math.max(at, (this.starts[from] as number) + (minutes[from] as number) + least);
+    const length = minutes[task];
+    let at = this.earliest[task];
+    for (const { from, least } of this.before[task]) {
+      at = Math.max(at, this.starts[from] + minutes[from] + least);
     }
     for (let moved = true; moved;) {
-      let free = openFrom(at, holes[task] as readonly (readonly [number, number])[]);
-      for (const { profile, amount } of this.needs[task] as Need[]) free = profile.freeFrom(free, length, amount);
+      let free = openFrom(at, holes[task]);
+      for (const { profile, amount } of this.needs[task]) free = profile.freeFrom(free, length, amount);
       moved = free > at;
       at = free;
     }
@@ -192,8 +192,8 @@ class Profile {
     const room = this.capacity - amount;
     let at = start;
     for (let k = this.indexAt(start); k < this.times.length; k++) {
-      if ((this.times[k] as number) >= at + length) break;
-      if ((this.held[k] as number) > room) at = Math.max(at, this.times[k + 1] ?? at);
+      if (this.times[k] >= at + length) break;
+      if (this.held[k] > room) at = Math.max(at, this.times[k + 1] ?? at);
     }
     return at;
   }
@@ -201,7 +201,7 @@ class Profile {
   hold(from: number, to: number, amount: number): void {
     const first = this.cut(from);
     const end = this.cut(to);
-    for (let k = first; k < end; k++) (this.held[k] as number) += amount;
+    for (let k = first; k < end; k++) this.held[k] += amount;
   }
 
   /** Index of the change at a time, made if there is none. */
@@ -209,7 +209,7 @@ class Profile {
     const k = this.indexAt(time);
     if (this.times[k] === time) return k;
     this.times.splice(k + 1, 0, time);
-    this.held.splice(k + 1, 0, this.held[k] as number);
+    this.held.splice(k + 1, 0, this.held[k]);
     return k + 1;
   }
 
@@ -219,7 +219,7 @@ class Profile {
     let high = this.times.length - 1;
     while (low < high) {
       const mid = (low + high + 1) >> 1;
-      if ((this.times[mid] as number) <= time) low = mid;
+      if (this.times[mid] <= time) low = mid;
       else high = mid - 1;
     }
     return low;
@@ -260,12 +260,12 @@ class ReadyHeap {
   }
 
   private sooner(a: number, b: number): boolean {
-    const [x, y] = [this.heap[a] as number, this.heap[b] as number];
-    const difference = (this.priority[x] as number) - (this.priority[y] as number);
+    const [x, y] = [this.heap[a], this.heap[b]];
+    const difference = this.priority[x] - this.priority[y];
     return difference === 0 ? x < y : difference < 0;
   }
 
   private swap(a: number, b: number): void {
-    [this.heap[a], this.heap[b]] = [this.heap[b] as number, this.heap[a] as number];
+    [this.heap[a], this.heap[b]] = [this.heap[b], this.heap[a]];
   }
 }

@@ -15,7 +15,7 @@ export function symmetryBreaking(problem: CompiledProblem): number[][] {
   const common = told.map((telling) => told.filter((other) => other === telling).length > 1);
   const part = minutes.map((_, i) => i);
   const find = (i: number): number => {
-    while (part[i] !== i) i = part[i] = part[part[i] as number] as number;
+    while (part[i] !== i) i = part[i] = part[part[i]];
     return i;
   };
   for (const { from, to } of lags) if (common[from] && common[to]) part[find(from)] = find(to);
@@ -39,7 +39,7 @@ export function symmetryBreaking(problem: CompiledProblem): number[][] {
       if (run) run.push(own);
       else runs.push([own]);
     }
-    return runs.filter((run) => run.length > 1).map((run) => run.map(([first]) => first as number));
+    return runs.filter((run) => run.length > 1).map((run) => run.map(([first]) => first));
   });
 }
 
@@ -71,7 +71,7 @@ class Swaps {
   private swapOf(a: readonly number[], b: readonly number[]): Swap | undefined {
     const { presence, modes, lags, conjunctions } = this.problem;
     const tasks = new Map<number, number>();
-    for (const [k, i] of a.entries()) tasks.set(i, b[k] as number).set(b[k] as number, i);
+    for (const [k, i] of a.entries()) tasks.set(i, b[k]).set(b[k], i);
     const task = (i: number) => tasks.get(i) ?? i;
     const known = new Map<number, number>();
     let isClear = true;
@@ -87,7 +87,7 @@ class Swaps {
       }
     };
     for (const i of tasks.keys()) {
-      pair(presence[i] as number, presence[task(i)] as number);
+      pair(presence[i], presence[task(i)]);
       const [own, others] = [modes[i] ?? [], modes[task(i)] ?? []];
       if (own.length !== others.length) return undefined;
       for (const [m, { when, minutes }] of own.entries()) {
@@ -156,15 +156,7 @@ function tellings({ minutes, modes, presence, resources, earliest, latest, dues,
   }
   return minutes.map((length, i) =>
     [
-      ...[
-        length,
-        earliest[i],
-        latest[i],
-        dues[i],
-        presence[i] === 0,
-        (tail[i] as number) > -Infinity,
-        needs[i]?.join(),
-      ],
+      ...[length, earliest[i], latest[i], dues[i], presence[i] === 0, tail[i] > -Infinity, needs[i]?.join()],
       ...(modes[i] ?? []).map((mode) => mode.minutes),
     ].join(';'),
   );

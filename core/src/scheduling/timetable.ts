@@ -43,12 +43,12 @@ export class Timetable implements Propagator {
     if (this.stretches === 0) return true;
     for (const task of this.tasks) {
       const { at } = search.bounds;
-      if (task.boundVar >= 0 && (at[task.boundVar] as number) < task.bound) {
+      if (task.boundVar >= 0 && at[task.boundVar] < task.bound) {
         if (!this.leaveOut(search, task)) return false;
         continue;
       }
-      const least = at[2 * task.start] as number;
-      const most = -(at[2 * task.start + 1] as number);
+      const least = at[2 * task.start];
+      const most = -at[2 * task.start + 1];
       if (least === most) continue;
       if (!this.pushLater(search, task) || !this.pushEarlier(search, task)) return false;
     }
@@ -61,10 +61,10 @@ export class Timetable implements Propagator {
     const { events, tasks } = this;
     let count = 0;
     for (let k = 0; k < tasks.length; k++) {
-      const { start, minutes, boundVar, bound } = tasks[k] as Holding;
-      if (boundVar >= 0 && (at[boundVar] as number) < bound) continue;
-      const from = -(at[2 * start + 1] as number);
-      const to = (at[2 * start] as number) + minutes;
+      const { start, minutes, boundVar, bound } = tasks[k];
+      if (boundVar >= 0 && at[boundVar] < bound) continue;
+      const from = -at[2 * start + 1];
+      const to = at[2 * start] + minutes;
       if (from >= to) continue;
       // Time first, then which task and whether it begins or ends, in one number.
       events[count++] = from * EVENTS + 2 * k;
@@ -76,7 +76,7 @@ export class Timetable implements Propagator {
     let height = 0;
     let previous = 0;
     for (let e = 0; e < count;) {
-      const time = Math.floor((sorted[e] as number) / EVENTS);
+      const time = Math.floor(sorted[e] / EVENTS);
       if (height > 0 && time > previous) {
         const s = this.stretches++;
         this.from[s] = previous;
@@ -86,9 +86,9 @@ export class Timetable implements Propagator {
           return search.fail(this.holders(search, previous, previous + 1, this.capacity + 1));
         }
       }
-      for (; e < count && Math.floor((sorted[e] as number) / EVENTS) === time; e++) {
-        const code = (sorted[e] as number) - time * EVENTS;
-        const { amount } = tasks[code >> 1] as Holding;
+      for (; e < count && Math.floor(sorted[e] / EVENTS) === time; e++) {
+        const code = sorted[e] - time * EVENTS;
+        const { amount } = tasks[code >> 1];
         height += (code & 1) === 0 ? amount : -amount;
       }
       previous = time;
@@ -100,20 +100,20 @@ export class Timetable implements Propagator {
     const { at } = search.bounds;
     const { minutes, amount, start } = task;
     const room = this.capacity - amount;
-    const ownFrom = -(at[2 * start + 1] as number);
-    let least = at[2 * start] as number;
+    const ownFrom = -at[2 * start + 1];
+    let least = at[2 * start];
     const ownTo = least + minutes;
     for (let s = this.firstAfter(least); s < this.stretches; s++) {
-      const from = this.from[s] as number;
+      const from = this.from[s];
       if (from >= least + minutes) break;
-      if ((this.held[s] as number) <= room || (from >= ownFrom && (this.to[s] as number) <= ownTo)) continue;
-      const to = this.to[s] as number;
+      if (this.held[s] <= room || (from >= ownFrom && this.to[s] <= ownTo)) continue;
+      const to = this.to[s];
       const facing = Math.min(to - 1, least + minutes - 1);
       const facts = this.holders(search, facing, to, room + 1, task);
       facts.push(2 * start, facing - minutes + 1);
       if (task.boundVar >= 0) facts.push(task.boundVar, task.bound);
       if (!search.enqueue(2 * start, to, facts)) return false;
-      least = at[2 * start] as number;
+      least = at[2 * start];
     }
     return true;
   }
@@ -122,21 +122,21 @@ export class Timetable implements Propagator {
     const { at } = search.bounds;
     const { minutes, amount, start } = task;
     const room = this.capacity - amount;
-    const ownTo = (at[2 * start] as number) + minutes;
-    let most = -(at[2 * start + 1] as number);
+    const ownTo = at[2 * start] + minutes;
+    let most = -at[2 * start + 1];
     const ownFrom = most;
     for (let s = this.stretches - 1; s >= 0; s--) {
-      const to = this.to[s] as number;
+      const to = this.to[s];
       if (to <= most) break;
-      const from = this.from[s] as number;
+      const from = this.from[s];
       if (from >= most + minutes) continue;
-      if ((this.held[s] as number) <= room || (from >= ownFrom && to <= ownTo)) continue;
+      if (this.held[s] <= room || (from >= ownFrom && to <= ownTo)) continue;
       const facing = Math.max(from + 1, most + 1);
       const facts = this.holders(search, from, facing, room + 1, task);
       facts.push(2 * start + 1, 1 - facing);
       if (task.boundVar >= 0) facts.push(task.boundVar, task.bound);
       if (!search.enqueue(2 * start + 1, minutes - from, facts)) return false;
-      most = -(at[2 * start + 1] as number);
+      most = -at[2 * start + 1];
     }
     return true;
   }
@@ -145,14 +145,14 @@ export class Timetable implements Propagator {
   private leaveOut(search: LearningSearch, task: Holding): boolean {
     const { at } = search.bounds;
     const { start, minutes, amount, boundVar, bound } = task;
-    const from = -(at[2 * start + 1] as number);
-    const to = (at[2 * start] as number) + minutes;
+    const from = -at[2 * start + 1];
+    const to = at[2 * start] + minutes;
     if (from >= to || search.bounds.fails(boundVar, bound)) return true;
     const room = this.capacity - amount;
     for (let s = this.firstAfter(from); s < this.stretches; s++) {
-      const begin = Math.max(from, this.from[s] as number);
+      const begin = Math.max(from, this.from[s]);
       if (begin >= to) break;
-      if ((this.held[s] as number) <= room) continue;
+      if (this.held[s] <= room) continue;
       const facts = this.holders(search, begin, begin + 1, room + 1, task);
       facts.push(2 * start, begin + 1 - minutes, 2 * start + 1, -begin);
       return search.enqueue(boundVar ^ 1, 1 - bound, facts);
@@ -166,7 +166,7 @@ export class Timetable implements Propagator {
     let high = this.stretches;
     while (low < high) {
       const mid = (low + high) >> 1;
-      if ((this.to[mid] as number) > time) high = mid;
+      if (this.to[mid] > time) high = mid;
       else low = mid + 1;
     }
     return low;
@@ -178,11 +178,10 @@ export class Timetable implements Propagator {
     const facts: number[] = [];
     let sum = 0;
     for (let k = 0; k < this.tasks.length && sum < enough; k++) {
-      const task = this.tasks[k] as Holding;
+      const task = this.tasks[k];
       const { start, minutes, amount, boundVar, bound } = task;
-      if (boundVar >= 0 && (at[boundVar] as number) < bound) continue;
-      if (task === without || -(at[2 * start + 1] as number) > from || (at[2 * start] as number) + minutes < to)
-        continue;
+      if (boundVar >= 0 && at[boundVar] < bound) continue;
+      if (task === without || -at[2 * start + 1] > from || at[2 * start] + minutes < to) continue;
       facts.push(2 * start, to - minutes, 2 * start + 1, -from);
       if (boundVar >= 0) facts.push(boundVar, bound);
       sum += amount;

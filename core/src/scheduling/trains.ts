@@ -14,7 +14,7 @@ export interface Train {
 /** The users of a resource in trains. Where more than one fits beside another each task is a train of its own. */
 export function trainsOf(problem: CompiledProblem, resource: CompiledResource): Train[] {
   const tasks = [...new Set(resource.users.map(({ task }) => task))];
-  const single = tasks.map((task): Train => ({ tasks: [task], length: problem.minutes[task] as number }));
+  const single = tasks.map((task): Train => ({ tasks: [task], length: problem.minutes[task] }));
   if (resource.capacity !== 1) return single;
   const uses = new Map(tasks.map((task) => [task, usesOf(resource, task)]));
   const isOn = new Set(tasks);

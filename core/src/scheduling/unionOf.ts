@@ -13,7 +13,7 @@ export function unionOf({
 }: Pick<CompiledProblem, 'resources' | 'modes' | 'minutes' | 'presence'>): CompiledResource[] {
   const part = resources.map((_, r) => r);
   const find = (r: number): number => {
-    while (part[r] !== r) r = part[r] = part[part[r] as number] as number;
+    while (part[r] !== r) r = part[r] = part[part[r]];
     return r;
   };
   const needs = needsByMode(resources, modes);
@@ -22,14 +22,14 @@ export function unionOf({
     const chosen = [...new Set(byMode.flatMap((own) => [...own.keys()]))].filter(
       (r) => !byMode.every((own) => own.get(r) === byMode[0]?.get(r)),
     );
-    for (const r of chosen.slice(1)) part[find(r)] = find(chosen[0] as number);
+    for (const r of chosen.slice(1)) part[find(r)] = find(chosen[0]);
   }
   const groups = new Map<number, number[]>();
   for (const r of resources.keys()) groups.set(find(r), [...(groups.get(find(r)) ?? []), r]);
   return [...groups.values()]
     .filter((group) => group.length > 1)
     .map((group): CompiledResource => {
-      const own = group.map((r) => resources[r] as CompiledResource);
+      const own = group.map((r) => resources[r]);
       const ids = new Set(group);
       const users = needs.flatMap((byMode, task): CompiledUser[] => {
         const amounts =
@@ -41,8 +41,8 @@ export function unionOf({
                   .reduce((sum, user) => sum + (user.task === task ? user.amount : 0), 0),
               ];
         const amount = Math.min(...amounts);
-        const length = minutes[task] as number;
-        return amount > 0 && length > 0 ? [{ task, amount, minutes: length, when: presence[task] as number }] : [];
+        const length = minutes[task];
+        return amount > 0 && length > 0 ? [{ task, amount, minutes: length, when: presence[task] }] : [];
       });
       return {
         id: own.map(({ id }) => id).join(' or '),

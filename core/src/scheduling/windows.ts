@@ -20,7 +20,7 @@ export function spread(drawn: {
 }): RuleNotMet | undefined {
   const { ids, minutes, longest, lags, holes, earliest, latest, tasks } = drawn;
   const late = (i: number) => {
-    const task = tasks[i] as SearchTask;
+    const task = tasks[i];
     if (task.due !== undefined) {
       return notMet(`${quote(task.id)} cannot be over by ${task.due} min: what comes before it takes longer.`, [
         task.id,
@@ -32,48 +32,46 @@ export function spread(drawn: {
     let moved = -1;
     let jumped = false;
     const move = (i: number, at: number) => {
-      if ((earliest[i] as number) >= at) return;
+      if (earliest[i] >= at) return;
       earliest[i] = at;
       moved = i;
     };
     for (const { from, to, least, most } of lags) {
-      move(to, (earliest[from] as number) + (minutes[from] as number) + least);
-      if (most < Infinity) move(from, (earliest[to] as number) - most - (longest[from] as number));
+      move(to, earliest[from] + minutes[from] + least);
+      if (most < Infinity) move(from, earliest[to] - most - longest[from]);
     }
     for (const [i, own] of holes.entries()) {
-      const open = openFrom(earliest[i] as number, own);
-      jumped ||= open > (earliest[i] as number);
+      const open = openFrom(earliest[i], own);
+      jumped ||= open > earliest[i];
       move(i, open);
     }
-    const stuck = ids.findIndex((_, i) => (earliest[i] as number) > (latest[i] as number));
+    const stuck = ids.findIndex((_, i) => earliest[i] > latest[i]);
     if (stuck >= 0) return late(stuck);
     if (moved < 0) break;
     // As many rounds as tasks are enough after each jump over a closed time, unless lags push each other round and round.
     if (jumped) round = 0;
     if (round > ids.length) {
-      return notMet(`The least and longest lags around ${quote(ids[moved] as string)} contradict each other.`, [
-        ids[moved] as string,
-      ]);
+      return notMet(`The least and longest lags around ${quote(ids[moved])} contradict each other.`, [ids[moved]]);
     }
   }
   for (let moved = true; moved;) {
     moved = false;
     const move = (i: number, at: number) => {
-      if ((latest[i] as number) <= at) return;
+      if (latest[i] <= at) return;
       latest[i] = at;
       moved = true;
     };
     for (const { from, to, least, most } of lags) {
-      move(from, (latest[to] as number) - least - (minutes[from] as number));
-      if (most < Infinity) move(to, (latest[from] as number) + (longest[from] as number) + most);
+      move(from, latest[to] - least - minutes[from]);
+      if (most < Infinity) move(to, latest[from] + longest[from] + most);
     }
     for (const [i, own] of holes.entries()) {
       for (let k = own.length - 1; k >= 0; k--) {
-        const [first, last] = own[k] as readonly [number, number];
-        if ((latest[i] as number) >= first && (latest[i] as number) <= last) move(i, first - 1);
+        const [first, last] = own[k];
+        if (latest[i] >= first && latest[i] <= last) move(i, first - 1);
       }
     }
-    const stuck = ids.findIndex((_, i) => (earliest[i] as number) > (latest[i] as number));
+    const stuck = ids.findIndex((_, i) => earliest[i] > latest[i]);
     if (stuck >= 0) return late(stuck);
   }
   return undefined;
