@@ -3,7 +3,8 @@ import { brokenRules } from '../../bench/scheduling/brokenRules';
 import { randomChoices } from '../../bench/scheduling/randomProblem';
 import { timeIndexedModel } from '../../bench/scheduling/timeIndexedModel';
 import { type ScheduleProblem, type SearchTask } from './scheduleProblem';
-import { startSearch, type SearchState } from './searchSchedule';
+import { startSearch } from './searchSchedule';
+import { type SearchState } from './searchState';
 
 /** Minutes by which every one of the random problems that can be done is over. */
 const FAR = 70;

@@ -5,7 +5,8 @@ import { randomProblem } from '../../bench/scheduling/randomProblem';
 import { simulatedDay } from '../../bench/day/simulatedDay';
 import { timeIndexedModel } from '../../bench/scheduling/timeIndexedModel';
 import { type ScheduleProblem } from './scheduleProblem';
-import { startSearch, type SearchState } from './searchSchedule';
+import { startSearch } from './searchSchedule';
+import { type SearchState } from './searchState';
 import { unmetRule } from './unmetRule';
 
 function solved(problem: ScheduleProblem, seed = 1, nodes = 20_000): SearchState {
