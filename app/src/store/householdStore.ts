@@ -4,8 +4,9 @@ import isSame from 'fast-deep-equal';
 import { v7 as uuidV7 } from 'uuid';
 import { create } from 'zustand';
 import { type Early } from '@/shell/early';
-import { type Failure, fetchState, moveDemoClock, type StateTag } from './api';
+import { type Failure, fetchState, moveDemoClock } from './api';
 import { steadyAhead } from './householdClock';
+import { type HouseholdStore } from './householdStoreShape';
 import { isInProcess } from './inProcess';
 import { keepFact, mayKeep, readFact } from './kept/browserFile';
 import { takeOver } from './kept/fromOlderPage';
@@ -17,6 +18,7 @@ import {
   type KeptHousehold,
   readKeptHousehold,
 } from './kept/keptHousehold';
+import { laidOver, unchangedKept } from './laidOver';
 import { type Entering, noteEntering, takeUpEntering } from './outbox/entering';
 import {
   addToOutbox,
@@ -31,47 +33,6 @@ import { isIn, isWaiting, type OutboxRow } from './outbox/outboxRow';
 import { sendOutbox } from './outbox/sendOutbox';
 import { hearTabs, tellTabs } from './outbox/tabs';
 import { applyWrite, type Write } from './write';
-
-/** Whether the household's server is heard, and why not. */
-export type Signal = { readonly kind: 'good' } | Failure;
-
-interface HouseholdStore {
-  /** As the server last told it. */
-  server: HouseholdState | undefined;
-  /** Which of its states that is; unknown where a page of an older version kept it. */
-  tag: StateTag | undefined;
-  /** Entries of this browser that are not in it yet, in order, from whichever tab. */
-  rows: readonly OutboxRow[];
-  /** Of those, what the server has not answered yet, and what it did not take. */
-  waiting: readonly OutboxRow[];
-  refused: readonly OutboxRow[];
-  /** The server's state with what waits laid over it: what every screen shows. */
-  state: HouseholdState | undefined;
-  /** A copy that something is rehearsed on: shown instead, kept nowhere, sent nowhere; undefined in earnest. */
-  rehearsed: HouseholdState | undefined;
-  signal: Signal;
-  /** When the server was last heard, epoch milliseconds of this device. */
-  heardAt: number | undefined;
-  /** Whether this browser keeps what is entered until it is sent. */
-  keeps: boolean;
-  /** Something in the household's file is damaged or gone: Files says what. */
-  isDamaged: boolean;
-  /** How far the household's time is ahead of this device's clock: measured against the server, kept for when it is away. */
-  aheadMs: number | undefined;
-  /** The device's clock was set while the page was looked at: the household's time goes on as if it had not been. */
-  clockJumped: (byMs: number) => void;
-  /** Resolved once it shows, which is once it is on the disk. */
-  enter: (write: Write) => Promise<void>;
-  /** Takes a change that the server told by itself. */
-  hear: (change: StateChange) => void;
-  /** Sends what waits, then asks for the newest state. */
-  sync: () => Promise<void>;
-  moveDemoClockTo: (offsetMs: number) => Promise<void>;
-  /** An entry that the server did not take: it is as if it had not been entered. */
-  giveUp: (row: OutboxRow) => Promise<void>;
-  /** Sends an entry once more that was not taken, or that waits for its next try. */
-  tryAgain: (row: OutboxRow) => Promise<void>;
-}
 
 const RETRY_MS = 3_000;
 const LONGEST_RETRY_MS = 30_000;
@@ -222,10 +183,6 @@ function showRows(all: readonly OutboxRow[], told: Partial<HouseholdStore> = {})
   });
 }
 
-function laidOver(server: HouseholdState | undefined, rows: readonly Entering[]): HouseholdState | undefined {
-  return server && rows.reduce((state, { write }) => applyWrite(state, write), server);
-}
-
 /** What this browser kept is on the screen before the server is asked: of what is known only the changes are read. */
 let recalled: Promise<void> | undefined;
 
@@ -337,16 +294,6 @@ function hear(change: StateChange): void {
   void keepChanges([change], next, { tag: newest, covered });
   // A clock that was moved is measured anew: what was told may have been a while on its way.
   if (next.demoOffsetMs !== server.demoOffsetMs) void get().sync();
-}
-
-/** Parts that are as they were stay the same objects: what is worked out from them is not worked out again. */
-function unchangedKept(before: HouseholdState | undefined, now: HouseholdState): HouseholdState {
-  if (!before || before === now) return now;
-  const parts = Object.entries(now).map(([part, told]) => {
-    const known = before[part as keyof HouseholdState];
-    return [part, isSame(known, told) ? known : told];
-  });
-  return Object.fromEntries(parts) as HouseholdState;
 }
 
 let heardKeptAt = 0;
