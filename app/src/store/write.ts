@@ -3,6 +3,7 @@ import { type JarsIn } from '@hoddle/contract/jarLot';
 import { type Household } from '@hoddle/contract/household';
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type Batch } from '@hoddle/core/day/batch';
+import { hostOf } from '@hoddle/core/day/sharedLoad';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type OwnMeasure } from '@hoddle/core/harvest/ownMeasure';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
@@ -10,17 +11,15 @@ import { type GardenLook, type Planting } from '@hoddle/core/harvest/planting';
 import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
-import { loadNow } from '@hoddle/core/kitchen/loadNow';
-import { toldOf } from '@hoddle/core/kitchen/toldOf';
+import { type LoadCurve } from '@hoddle/core/kitchen/loadCurve';
 import { type Movement } from '@hoddle/core/pantry/jarLot';
+import { jarsStored, movesJars } from '@hoddle/core/pantry/jarsStored';
 import { type ShelfGoal } from '@hoddle/core/pantry/shelfGoal';
 import { type HardwareMove } from '@hoddle/core/supplies/hardware';
-import { sealCheck } from '@hoddle/core/pantry/sealCheck';
 import { type BatchRecord } from '@hoddle/core/yields/batchRecord';
 import { type DaysGiven } from '@hoddle/core/season/problem/givenDays';
 import { type SeasonPin } from '@hoddle/core/season/problem/seasonProblem';
 import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
-import { coldLot } from '@hoddle/core/pantry/coldLot';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
 import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { withGoal, withHardwareMove, withJarsIn, withMovement, withNewLots, withRow } from './pantryWrites';
@@ -230,21 +229,21 @@ function withMark(rows: HouseholdState['checkedRows'], { rowId, checkedOn }: Che
 
 function withEvent(state: HouseholdState, event: KitchenEvent): HouseholdState {
   const events = withRow(state.events as KitchenEvent[], event) as HouseholdState['events'];
+  if (!movesJars(event)) return { ...state, events };
   const batches = batchesNow(state.batches as Batch[], state.dayEvents as DayEvent[], events as KitchenEvent[], {
     altitudeFt: state.household.altitudeFt,
     pages: pagesOf(state),
   });
   const batch = batches.find(({ loads }) => loads.some((load) => load.id === event.loadId));
   const load = batch?.loads.find((candidate) => candidate.id === event.loadId);
-  if ((event.type !== 'seal-checked' && event.type !== 'kept-cold') || !batch || !load) return { ...state, events };
-  if (event.type === 'kept-cold') {
-    const { lots, movements } = coldLot(batch, load, event, state.recipes as OwnRecipe[]);
-    return withNewLots({ ...state, events }, lots, movements);
-  }
-  const told = toldOf(load, batches, state.events as KitchenEvent[]).filter(({ id }) => id !== event.id);
-  const { state: before } = loadNow(batch, load, batches, told);
-  const { lots, movements } = sealCheck(batch, before, event);
-  return withNewLots({ ...state, events }, lots, movements);
+  if (!batch || !load) return { ...state, events };
+  const host = hostOf(load, batches)?.load.id ?? load.id;
+  const curve = (state.curves as LoadCurve[]).find(({ id }) => id === host);
+  const ground = { batches, events: state.events as KitchenEvent[], curve, recipes: state.recipes as OwnRecipe[] };
+  // What the server will not take moves no jar here either: it stays among what was entered, and is told with its reason.
+  const stored = jarsStored(event, { batch, load }, ground);
+  if (stored?.kind !== 'stored') return { ...state, events };
+  return withNewLots({ ...state, events }, stored.lots, stored.movements);
 }
 
 function movementWords({ kind, jars }: Movement): string {

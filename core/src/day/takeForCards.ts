@@ -1,3 +1,4 @@
+import { CRUMB_KG } from '../harvest/crumb';
 import { type Card } from '../handbook/cards/card';
 import { type CropId } from '../handbook/crops';
 import { type JarSize, quartsPerJar } from '../handbook/jars';
@@ -15,9 +16,6 @@ export interface CardJars {
   readonly jar: JarSize;
   readonly jars: number;
 }
-
-/** Less than this is a crumb. */
-const CRUMB_KG = 0.01;
 
 /** Kilograms as picked that jars of several cards take, by crop, with the words of their page. What no figure weighs is left out. */
 export function needsOfCards(

@@ -1,3 +1,4 @@
+import { CRUMB_KG } from '../harvest/crumb';
 import { type CropId } from '../handbook/crops';
 import { type JarSize, quartsPerJar } from '../handbook/jars';
 import { isOwnProduct } from '../handbook/ownIds';
@@ -67,9 +68,6 @@ export function takeOthers(card: CropCard, crop: ProduceId, mainKg: number, lots
     return need.kg === undefined || need.crop === crop ? [] : takeForBatch(fitting, need.kg);
   });
 }
-
-/** Less than this is a crumb. */
-const CRUMB_KG = 0.01;
 
 /** The crops of its card that a planned batch has not reserved and that lie nowhere either. */
 export function missingForBatch(batch: Batch, lots: readonly Lot[]): MissingProduce[] {

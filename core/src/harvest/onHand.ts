@@ -28,8 +28,8 @@ export interface Lot {
 /** A batch's use, with the time the batch begins. Without one it counts as the last thing that happened. */
 export type TimedUse = PickUse & { readonly at?: number };
 
-/** A crumb: what is left below this is a rounding remainder of pounds and kilograms. */
-const CRUMB_KG = 0.005;
+/** What is left below this is a rounding remainder of pounds and kilograms. */
+const ROUNDED_KG = 0.005;
 
 const DAY_MS = 24 * 60 * 60_000;
 
@@ -72,7 +72,7 @@ export function onHand(picks: readonly Pick[], uses: readonly TimedUse[], change
 
 function lotsOf(picks: readonly Pick[], uses: readonly TimedUse[], changes: readonly LotChange[]): Lot[] {
   return tell(picks, uses, changes)
-    .lots.filter((lot) => lot.massKg > CRUMB_KG)
+    .lots.filter((lot) => lot.massKg > ROUNDED_KG)
     .map(lotOf)
     .sort((a, b) => a.until - b.until || b.massKg - a.massKg);
 }

@@ -6,7 +6,7 @@ import { type Lot, onHand } from '../harvest/onHand';
 import { type Pick, type PickUse } from '../harvest/pick';
 
 /** Less than this is eaten by whoever stands at the stove. */
-const CRUMB_KG = 0.02;
+const EATEN_KG = 0.02;
 
 /**
  * What stayed over at a gate, on its way into the refrigerator: each part from the lot it is of, soft as soft. What was
@@ -27,7 +27,7 @@ export function keptCold(
     const sound = carried([...ofPart('sound'), ...ofPart('soft')], massKg - softKg);
     const soft = carried([...ofPart('soft'), ...ofPart('sound')], softKg, sound);
     return [...sound, ...soft].flatMap(({ lot: { part, place }, kg }): Omit<LotChange, 'id' | 'at'>[] =>
-      kg < CRUMB_KG || place === 'refrigerator'
+      kg < EATEN_KG || place === 'refrigerator'
         ? []
         : [{ pickId, part, from: place, kind: 'moved', to: 'refrigerator', massKg: kg }],
     );

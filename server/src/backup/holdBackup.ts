@@ -1,3 +1,4 @@
+import { batchFault } from '@hoddle/core/day/batchFault';
 import { type BackupData } from '@hoddle/contract/backup';
 import { type Batch } from '@hoddle/core/day/batch';
 import { madeAs } from '@hoddle/core/day/madeAs';
@@ -13,7 +14,6 @@ import { recipeFaults } from '@hoddle/core/process/recipeFaults';
 import { ownPagesOf } from '@hoddle/core/recipe/own/pagesOf';
 import { isDeepStrictEqual } from 'node:util';
 import { Problem } from '../problem';
-import { holdAgainstHandbook } from '../routes/holdAgainstHandbook';
 import { storedLoads } from './storedLoads';
 
 /** What was accepted already. */
@@ -113,12 +113,8 @@ function holdTested(data: BackupData, here: Here): void {
   const batches = new Map((data.batches as Batch[]).map((batch) => [batch.id, batch]));
   layOwnPages(ownPagesOf(data.recipes as OwnRecipe[]));
   const hold = (batch: Batch) => {
-    try {
-      holdAgainstHandbook(batch, pages);
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-      refuse(`A batch of ${batch.product} in this file may not be: ${error.message}`);
-    }
+    const fault = batchFault(batch, pages);
+    if (fault) refuse(`A batch of ${batch.product} in this file may not be: ${fault.sentence}`);
   };
   try {
     for (const batch of batches.values()) if (!isDeepStrictEqual(known.get(batch.id), batch)) hold(batch);

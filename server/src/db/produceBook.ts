@@ -14,9 +14,6 @@ export interface ProduceBook {
   readonly changes: readonly LotChange[];
 }
 
-/** Kilograms that rounding of pounds may take beyond what is there. */
-export const CRUMB_KG = 0.01;
-
 /** Batches as they stand count: produce of loads that were dropped on the day is on hand again. */
 export async function readBook(tables: Tables, pickId: string, transaction: Transaction): Promise<ProduceBook> {
   const batches = await readBatchesTold({ tables }, transaction);

@@ -2,20 +2,20 @@ import { Router } from 'express';
 import * as v from 'valibot';
 import { BatchSchema } from '@hoddle/contract/batch';
 import { type Transaction } from 'sequelize';
-import { holdsMixed } from '@hoddle/core/canner/holdsMixed';
-import { type Batch, type FromPot, isCanned, ofLoad, type PlannedLoad } from '@hoddle/core/day/batch';
+import { type Batch, type FromPot } from '@hoddle/core/day/batch';
+import { batchFault } from '@hoddle/core/day/batchFault';
 import { type ProduceId } from '@hoddle/core/handbook/produce';
-import { hostOf, sizesInCanner, together } from '@hoddle/core/day/sharedLoad';
+import { sharedLoadFault } from '@hoddle/core/day/sharedLoadFault';
+import { CRUMB_KG } from '@hoddle/core/harvest/crumb';
 import { standing } from '@hoddle/core/kitchen/dayEvent';
 import { takenOffMl } from '@hoddle/core/kitchen/takenOff';
-import { mixedLoad } from '@hoddle/core/process/mixedLoad';
 import { insertParts } from '../db/insertParts';
 import { batchRow } from '../db/rowForms';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
-import { CRUMB_KG, lotsOf, readBook } from '../db/produceBook';
-import { readBatches, readBatchesNow, readDayEvents, readPages, readSettings } from '../db/readState';
-import { holdAgainstHandbook } from './holdAgainstHandbook';
+import { lotsOf, readBook } from '../db/produceBook';
+import { readBatches, readBatchesNow, readDayEvents, readEvents, readPages, readSettings } from '../db/readState';
+import { hold } from '../hold';
 import { Problem } from '../problem';
 import { type Tables } from '../db/tables';
 
@@ -24,8 +24,8 @@ export function batchesRoute(db: Database): Router {
   return Router()
     .post('/batches', async (req, res) => {
       const batch = v.parse(BatchSchema, req.body);
-      holdAgainstHandbook(batch, readPages(db));
-      await holdAgainstHosts(db, batch);
+      hold(batchFault(batch, readPages(db)));
+      await holdShared(db, batch);
       const isNew = await keepBatch(db, batch);
       res.status(isNew ? 201 : 200).json(batch);
     })
@@ -73,40 +73,14 @@ async function withCrops(tables: Tables, uses: Batch['uses'], transaction: Trans
   });
 }
 
-/** Whoever shares a canner is processed one way, at one pressure, and fits into it; the longest time holds for all. */
-async function holdAgainstHosts(db: Database, batch: Batch): Promise<void> {
+/** Whoever shares a canner with others must be tested for it, and find room. */
+async function holdShared(db: Database, batch: Batch): Promise<void> {
   if (batch.loads.every(({ withLoadId }) => withLoadId === undefined)) return;
-  const others = (await readBatchesNow(db)).filter(({ id }) => id !== batch.id);
-  const all = [...others, batch];
-  for (const load of batch.loads) {
-    if (load.withLoadId === undefined) continue;
-    const host = hostOf(load, all);
-    if (!host) throw new Problem(422, 'share', 'The load that these jars were to go in with is not planned any more.');
-    if (!isCanned(batch) || !isCanned(host.batch))
-      throw new Problem(422, 'share', 'Jars that are kept cold share no canner.');
-    const ways = [ofLoad(batch, load), host.batch].map(({ method, processMinutes: minutes, pressurePsi }) => ({
-      ...{ method, minutes },
-      ...(pressurePsi !== undefined && { pressurePsi }),
-    }));
-    const mixed = mixedLoad(ways);
-    if (mixed.kind === 'refusal') throw new Problem(422, 'share', mixed.reason);
-    holdRoom(db, batch, load, all);
-    if ((await db.tables.events.count({ where: { loadId: host.load.id } })) > 0)
-      throw new Problem(409, 'begun', 'That load is in the canner already.');
-  }
-}
-
-/** @throws Problem 422 where jars of several sizes do not surely stand in the canner together */
-function holdRoom(db: Database, batch: Batch, load: PlannedLoad, batches: readonly Batch[]): void {
-  const sizes = sizesInCanner(batch, load, batches);
-  if (sizes.length < 2) return;
-  const host = hostOf(load, batches) ?? { batch, load };
+  const batches = await readBatchesNow(db);
   const { canners, ownJars } = readSettings(db);
-  const canner = canners.find(({ id }) => id === (host.load.cannerId ?? host.batch.cannerId));
-  const { jars } = together(host.batch, host.load, batches).load;
-  const how = isCanned(host.batch) && { method: host.batch.method, ownJars };
-  if (!canner || !how || !holdsMixed(canner, sizes, jars, how))
-    throw new Problem(422, 'share', 'Jars of these sizes do not all fit into that canner together.');
+  const begun = new Set((await readEvents(db)).map(({ loadId }) => loadId));
+  const fault = sharedLoadFault(batch, { batches, canners, ownJars, hasBegun: (loadId) => begun.has(loadId) });
+  hold(fault, fault?.code === 'begun' ? 409 : 422);
 }
 
 function keepBatch(db: Database, batch: Batch): Promise<boolean> {

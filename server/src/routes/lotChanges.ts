@@ -4,7 +4,8 @@ import { LotChangeSchema } from '@hoddle/contract/lotChange';
 import { KG_PER_LB } from '@hoddle/core/measure/amount';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
-import { CRUMB_KG, lotsOf, overdrawnOf, readBook } from '../db/produceBook';
+import { CRUMB_KG } from '@hoddle/core/harvest/crumb';
+import { lotsOf, overdrawnOf, readBook } from '../db/produceBook';
 import { Problem } from '../problem';
 
 /** What becomes of lots other than jars. No lot is ever drawn below none, and a change can be taken back. */

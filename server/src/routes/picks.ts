@@ -5,7 +5,8 @@ import { checkPickDay } from '@hoddle/core/harvest/checkPickDay';
 import { type Clock } from '../clock';
 import { keepOnce } from '../db/keepOnce';
 import { type Database } from '../db/openDatabase';
-import { CRUMB_KG, overdrawnOf, readBook } from '../db/produceBook';
+import { CRUMB_KG } from '@hoddle/core/harvest/crumb';
+import { overdrawnOf, readBook } from '../db/produceBook';
 import { readHousehold } from '../db/readState';
 import { Problem } from '../problem';
 

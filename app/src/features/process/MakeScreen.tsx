@@ -51,7 +51,7 @@ import { type PotOutputDraft } from './usePotOutput';
 
 const OFFERED: readonly JarSize[] = ['pint', 'quart', 'half-gallon'];
 /** Less than this is nothing to pick. */
-const CRUMB_KG = 0.05;
+const WORTH_ASKING_KG = 0.05;
 /** Of what is printed in small jars. */
 const OFFERED_SMALL: readonly JarSize[] = ['half-pint', 'pint', 'quart'];
 
@@ -240,7 +240,7 @@ function Make({ item, product, firstJar }: { item: CropOnHand; product: ProductR
                     {allWords(jars, jar, draft)}: likely {mass(draft.need.likelyKg)}, {mass(draft.need.sureKg)} to be
                     sure 8 times in 10
                   </Words>
-                  {draft.moreKg > CRUMB_KG && (
+                  {draft.moreKg > WORTH_ASKING_KG && (
                     <Words weight={700} className="pb-1">
                       About {mass(draft.moreKg)} more{' '}
                       {isThere ? 'would make it likely.' : 'are needed: pick or buy them first.'}
