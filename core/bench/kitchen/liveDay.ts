@@ -1,15 +1,17 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { type DayProblem, scheduleProblemOf } from '../../src/day/dayProblem';
+import { type DayProblem, type ScheduledTask, scheduleProblemOf } from '../../src/day/dayProblem';
 import { planDay } from '../../src/day/planDay';
 import { type DayQuestion, problemOf } from '../../src/day/questionOfDay';
 import { needsHands } from '../../src/day/restOfDay';
 import { serialScheduleGeneration } from '../../src/scheduling/serialScheduleGeneration';
 import { compileProblem } from '../../src/scheduling/compileProblem';
 import { type DayEvent } from '../../src/kitchen/dayEvent';
+import { type Day, dayAsked, dayInHand } from '../../src/kitchen/dayInHand';
 import { dayState } from '../../src/kitchen/dayState';
 import { type KitchenEvent } from '../../src/kitchen/kitchenEvent';
 import { loadOrder } from '../../src/kitchen/loadOrder';
+import { loadsNow } from '../../src/kitchen/loadsNow';
 import { loadState } from '../../src/kitchen/loadState';
 import { progressOf } from '../../src/kitchen/progressOf';
 
@@ -88,6 +90,28 @@ export function liveDay(question: DayQuestion, seed: number, { tellSteps = 1, no
     } else if (task.kind === 'unload') events.push({ id, loadId, at: end * MIN, type: 'jars-out' });
   }
   return { question, order, cannerOf: plan.cannerOf, whole, real, dayEvents, events };
+}
+
+/** The day as it stands at a minute, from what was told until then and from what more is told. */
+export function dayAt(live: LiveDay, minute: number, more: readonly DayEvent[] = []): Day {
+  const { question, order, cannerOf, whole, dayEvents, events } = live;
+  const now = minute * MIN;
+  const state = dayState([...dayEvents, ...more].filter(({ at }) => at <= now));
+  const stands = loadsNow(
+    question.batches,
+    events.filter(({ at }) => at <= now),
+  );
+  const states = new Map(stands.map(({ load, state: stood }) => [load.id, stood]));
+  const orders = new Map(stands.map(({ load, order: asked }) => [load.id, asked]));
+  const asked = dayAsked(question.batches, question, state, { states, orders }, 'UTC');
+  if (!asked) throw new RangeError('a day has a batch');
+  const tasks = whole.tasks.map((task): ScheduledTask => {
+    const startMin = order.get(task.id) ?? 0;
+    return { task, startMin, endMin: startMin + task.minutes.p50 };
+  });
+  const makespanMin = Math.max(...tasks.map(({ endMin }) => endMin));
+  const plan = { tasks, makespanMin, lateMin: 1.1 * makespanMin, cannerOf: Object.fromEntries(cannerOf) };
+  return dayInHand(asked, plan, now);
 }
 
 /** The question of what is left at a minute, from what was told until then. */

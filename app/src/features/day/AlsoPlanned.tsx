@@ -7,7 +7,7 @@ import { clockTime, dayAndDate } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { useHasBegun } from './useHasBegun';
 
 /** What is planned for other days than this one, the soonest first: each leads to where it is put off, brought forward or given up. */

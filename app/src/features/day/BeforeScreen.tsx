@@ -24,7 +24,8 @@ import { SmallKey } from '@/ui/SmallKey';
 import { useIsWide } from '@/ui/StationBar';
 import { Heading, Words } from '@/ui/Words';
 import { Line, Part } from './ReadyLists';
-import { type Day, useDay } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
+import { useDay } from '@/household/day/useDay';
 
 /** What must lie ready before the day begins: jars, lids, canners, tools, and what goes into the pots. */
 export function BeforeScreen() {

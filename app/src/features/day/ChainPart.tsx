@@ -7,7 +7,7 @@ import { duration } from '@/ui/clockWords';
 import { Plate } from '@/ui/Plate';
 import { Words } from '@/ui/Words';
 import { savingWays } from './life/waysOf';
-import { type DayWithPlan } from '@/household/day/useDay';
+import { type DayWithPlan } from '@hoddle/core/kitchen/dayInHand';
 import { useEnds } from '@/household/day/useEnds';
 
 const MINUTE_MS = 60_000;

@@ -13,7 +13,7 @@ import { ErrandBlocks, errandsOf } from './ErrandBlocks';
 import { columnOf, LoadBlock } from './LoadBlock';
 import { stepLines, stoveLanes } from './stripLayout';
 import { PX_PER_MIN, type StripScale, stripScale } from './stripScale';
-import { type DayLoad, type DayWithPlan } from '@/household/day/useDay';
+import { type DayLoad, type DayWithPlan } from '@hoddle/core/kitchen/dayInHand';
 
 const MINUTE_MS = 60_000;
 const GUTTER_PX = 54;

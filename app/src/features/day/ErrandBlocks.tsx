@@ -10,7 +10,7 @@ import { Words } from '@/ui/Words';
 import { awayWords, errandName, errandTimeWords } from '@/household/day/errandWords';
 import { PX_PER_MIN, type StripScale } from './stripScale';
 import { TimeHandle } from './TimeHandle';
-import { type DayWithPlan } from '@/household/day/useDay';
+import { type DayWithPlan } from '@hoddle/core/kitchen/dayInHand';
 
 const MINUTE_MS = 60_000;
 const DAY_MIN = 24 * 60;

@@ -9,7 +9,7 @@ import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
 import { PX_PER_MIN } from './stripScale';
 import { Tack } from './Tack';
-import { type DayLoad, type DayWithPlan } from '@/household/day/useDay';
+import { type DayLoad, type DayWithPlan } from '@hoddle/core/kitchen/dayInHand';
 
 const MINUTE_MS = 60_000;
 

@@ -19,7 +19,7 @@ import { Key } from '@/ui/Key';
 import { Plate } from '@/ui/Plate';
 import { Words } from '@/ui/Words';
 import { wishWords } from './life/wishWords';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { useFuseWords } from './useFuseWords';
 
 const MINUTE_MS = 60_000;

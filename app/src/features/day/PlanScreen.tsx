@@ -30,7 +30,8 @@ import { NotSoPart } from './NotSoPart';
 import { daysWords, finishWords } from '@/household/day/finishWords';
 import { phaseWords } from '@/household/day/phaseWords';
 import { SearchPart } from './SearchPart';
-import { type Day, type DayLoad, hasPlan, useDay } from '@/household/day/useDay';
+import { type Day, type DayLoad, hasPlan } from '@hoddle/core/kitchen/dayInHand';
+import { useDay } from '@/household/day/useDay';
 import { useHasBegun } from './useHasBegun';
 
 /** The preserving day: its strip, its loads, and where it stands. */

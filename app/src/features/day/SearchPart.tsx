@@ -5,7 +5,7 @@ import { clockTimeFrom } from '@/ui/clockWords';
 import { Key } from '@/ui/Key';
 import { Words } from '@/ui/Words';
 import { SearchAxis } from './SearchAxis';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { useFuseWords } from './useFuseWords';
 
 const MINUTE_MS = 60_000;

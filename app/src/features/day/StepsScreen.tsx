@@ -10,7 +10,8 @@ import { hueOfProduct } from '@/ui/colours';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { ChainPart } from './ChainPart';
-import { type Day, type DayWithPlan, hasPlan, useDay } from '@/household/day/useDay';
+import { type Day, type DayWithPlan, hasPlan } from '@hoddle/core/kitchen/dayInHand';
+import { useDay } from '@/household/day/useDay';
 
 const MINUTE_MS = 60_000;
 

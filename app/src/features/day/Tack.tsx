@@ -6,7 +6,7 @@ import { COLOURS } from '@/ui/colours';
 import { Words } from '@/ui/Words';
 import { PX_PER_MIN } from './stripScale';
 import { TimeHandle } from './TimeHandle';
-import { type DayLoad, type DayWithPlan } from '@/household/day/useDay';
+import { type DayLoad, type DayWithPlan } from '@hoddle/core/kitchen/dayInHand';
 
 const MINUTE_MS = 60_000;
 const DAY_MIN = 24 * 60;

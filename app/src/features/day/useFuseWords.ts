@@ -4,7 +4,7 @@ import { produceRow } from '@hoddle/core/handbook/produce';
 import { useHousehold } from '@/store/useHousehold';
 import { useMassWords } from '@/store/useUnits';
 import { clockTime, weekday } from '@/ui/clockWords';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 
 const MINUTE_MS = 60_000;
 

@@ -4,7 +4,7 @@ import { moveTold } from '@hoddle/core/kitchen/moveTold';
 import { v7 as uuidV7 } from 'uuid';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 
 /** Puts batches off, or brings them forward, so that the first of them begins at a moment. @param day the plan in the kitchen */
 export function useMove(day: Day | undefined): (batches: readonly Batch[], at: number) => void {

@@ -5,7 +5,7 @@ import { type OtherProduct, otherProducts } from '@hoddle/core/kitchen/otherProd
 import { asOther, begunOf, loadsAsOther } from '@hoddle/core/kitchen/potChanges';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { type Day, type LiveDay } from '@/household/day/useDay';
+import { type Day, type LiveDay } from '@hoddle/core/kitchen/dayInHand';
 import { usePages } from '@/household/process/usePages';
 import { useLearned } from '@/household/yields/useLearned';
 import { Words } from '@/ui/Words';

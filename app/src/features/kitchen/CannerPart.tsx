@@ -5,7 +5,7 @@ import { countJars } from '@hoddle/core/handbook/jars';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { placeInDay } from '@/household/day/placeInDay';
-import { type Day, type DayLoad, type LiveDay } from '@/household/day/useDay';
+import { type Day, type DayLoad, type LiveDay } from '@hoddle/core/kitchen/dayInHand';
 import { useNow } from '@/store/useHousehold';
 import { clockTimeFrom, duration } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';

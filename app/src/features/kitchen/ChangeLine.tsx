@@ -3,7 +3,7 @@ import { isWorthOffering } from '@hoddle/core/kitchen/worthOffering';
 import { type DayTask } from '@hoddle/core/day/dayProblem';
 import { useEffect } from 'react';
 import { View } from 'react-native';
-import { type Day, type LiveDay } from '@/household/day/useDay';
+import { type Day, type LiveDay } from '@hoddle/core/kitchen/dayInHand';
 import { useRestStore } from '@/store/restStore';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';

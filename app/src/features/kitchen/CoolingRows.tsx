@@ -1,7 +1,7 @@
 import { nameOf } from '@hoddle/core/day/batch';
 import { COOL_FROM_MS } from '@hoddle/core/kitchen/loadClock';
 import { View } from 'react-native';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { clockTime, weekday } from '@/ui/clockWords';
 import { HeatSign } from '@/ui/HeatSign';
 import { Words } from '@/ui/Words';

@@ -1,7 +1,7 @@
 import { dayState } from '@hoddle/core/kitchen/dayState';
 import { type DayTask, HANDS } from '@hoddle/core/day/dayProblem';
 import { fireEvent, render, screen } from '@testing-library/react-native';
-import { type Day, type LiveDay } from '@/household/day/useDay';
+import { type Day, type LiveDay } from '@hoddle/core/kitchen/dayInHand';
 import { EMPTY_HOUSEHOLD } from '@/store/emptyHousehold';
 import { useHouseholdStore } from '@/store/householdStore';
 import { HandsCard, stepWords } from './HandsCard';

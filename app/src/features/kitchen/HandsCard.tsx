@@ -9,7 +9,7 @@ import { type HandsNow, isDue } from '@hoddle/core/kitchen/whatNow';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { type Day, type LiveDay } from '@/household/day/useDay';
+import { type Day, type LiveDay } from '@hoddle/core/kitchen/dayInHand';
 import { useHouseholdStore } from '@/store/householdStore';
 import { householdNow, useNow } from '@/store/useHousehold';
 import { clockTimeFrom, countdown } from '@/ui/clockWords';

@@ -6,7 +6,7 @@ import { type LoadState } from '@hoddle/core/kitchen/loadState';
 import { printFraction } from '@hoddle/core/measure/fraction';
 import { besideLot } from '@hoddle/core/pantry/coldLot';
 import { View } from 'react-native';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { idOfWords, useJarsIn } from '@/household/pantry/useJarsIn';
 import { useHousehold } from '@/store/useHousehold';
 import { clockTimeFrom, dayAndDate } from '@/ui/clockWords';

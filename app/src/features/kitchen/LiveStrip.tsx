@@ -6,7 +6,7 @@ import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { useHousehold } from '@/store/useHousehold';
 import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { COLOURS } from '@/ui/colours';

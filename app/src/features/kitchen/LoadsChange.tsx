@@ -5,7 +5,7 @@ import { gateLoads } from '@hoddle/core/kitchen/gateLoads';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
 import { KitchenKey } from '@/ui/KitchenKey';

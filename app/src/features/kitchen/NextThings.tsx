@@ -1,6 +1,6 @@
 import { type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { View } from 'react-native';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { clockTimeFrom } from '@/ui/clockWords';
 import { hueOfProduct } from '@/ui/colours';

@@ -4,7 +4,7 @@ import { type DayChange, produceUsed } from '@hoddle/core/kitchen/dayChange';
 import { type RestQuestion, type RestSolved } from '@hoddle/core/kitchen/solveRest';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { type Day, type LiveDay } from '@/household/day/useDay';
+import { type Day, type LiveDay } from '@hoddle/core/kitchen/dayInHand';
 import { solveInWorker } from '@/store/restStore';
 import { householdNow, useHousehold } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';

@@ -1,6 +1,6 @@
 import { canBeToldStill, passedOver } from '@hoddle/core/kitchen/passedOver';
 import { View } from 'react-native';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { Words } from '@/ui/Words';
 import { KitchenKey } from '@/ui/KitchenKey';

@@ -5,7 +5,7 @@ import { begunOf, joinFaultNow } from '@hoddle/core/kitchen/potChanges';
 import { potForm } from '@hoddle/core/recipe/potForm';
 import { outputsOf } from '@hoddle/core/recipe/potOutputs';
 import { useRouter } from 'expo-router';
-import { type Day, type LiveDay } from '@/household/day/useDay';
+import { type Day, type LiveDay } from '@hoddle/core/kitchen/dayInHand';
 import { usePages } from '@/household/process/usePages';
 import { KitchenKey } from '@/ui/KitchenKey';
 

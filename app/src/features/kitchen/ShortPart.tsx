@@ -3,7 +3,7 @@ import { moreForBatch } from '@hoddle/core/kitchen/moreForBatch';
 import { withoutPectin } from '@hoddle/core/kitchen/withoutPectin';
 import { recipeName } from '@hoddle/core/recipe/recipeName';
 import { View } from 'react-native';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { PLACE_NAMES } from '@/household/harvest/keepingWords';
 import { lotKey, useLots } from '@/household/harvest/useOnHand';
 import { usePages } from '@/household/process/usePages';

@@ -2,7 +2,7 @@ import { nameOf } from '@hoddle/core/day/batch';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { pastWords } from '@/household/day/finishWords';
-import { type DayWithPlan } from '@/household/day/useDay';
+import { type DayWithPlan } from '@hoddle/core/kitchen/dayInHand';
 import { clockTime, clockTimeFrom } from '@/ui/clockWords';
 import { Words } from '@/ui/Words';
 import { KitchenKey } from '@/ui/KitchenKey';

@@ -5,7 +5,7 @@ import { openBefore } from '@hoddle/core/kitchen/openBefore';
 import { stepClock } from '@hoddle/core/kitchen/stepClock';
 import { isDue } from '@hoddle/core/kitchen/whatNow';
 import { useState } from 'react';
-import { type Day, type LiveDay } from '@/household/day/useDay';
+import { type Day, type LiveDay } from '@hoddle/core/kitchen/dayInHand';
 import { householdNow, useNow } from '@/store/useHousehold';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { Words } from '@/ui/Words';

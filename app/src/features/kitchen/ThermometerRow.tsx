@@ -1,6 +1,6 @@
 import { type Alarm } from '@hoddle/core/kitchen/alarms';
 import { View } from 'react-native';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { useHousehold } from '@/store/useHousehold';
 import { bathWords } from '@/ui/bathWords';
 import { Words } from '@/ui/Words';

@@ -1,7 +1,7 @@
 import { type DayEvent, standing } from '@hoddle/core/kitchen/dayEvent';
 import { TAKE_BACK_MS } from '@hoddle/core/kitchen/loadState';
 import { View } from 'react-native';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { useSingleTap } from '@/ui/useSingleTap';
 import { KitchenKey } from '@/ui/KitchenKey';

@@ -7,7 +7,7 @@ import { testedPart } from '@hoddle/core/kitchen/testedPart';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type Day, type LiveDay } from '@/household/day/useDay';
+import { type Day, type LiveDay } from '@hoddle/core/kitchen/dayInHand';
 import { useNow } from '@/store/useHousehold';
 import { clockTimeFrom, countdown } from '@/ui/clockWords';
 import { useSingleTap } from '@/ui/useSingleTap';

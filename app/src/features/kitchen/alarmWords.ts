@@ -1,7 +1,7 @@
 import { nameOf } from '@hoddle/core/day/batch';
 import { type Alarm } from '@hoddle/core/kitchen/alarms';
 import { IN_CANNER } from '@hoddle/core/kitchen/dayClose';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { type Units } from '@/ui/amountWords';
 import { bathWords } from '@/ui/bathWords';
 

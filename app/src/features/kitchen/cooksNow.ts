@@ -2,7 +2,7 @@ import { inZone } from '@/store/householdZone';
 import { standingErrands } from '@hoddle/core/day/errandTasks';
 import { type Cook } from '@hoddle/core/day/kitchenSetup';
 import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { minuteOfDay } from '@/ui/clockWords';
 
 /** Whose hands are there now; with nobody planned in, whoever reads this is there all the same. */

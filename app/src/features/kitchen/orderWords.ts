@@ -1,5 +1,5 @@
 import { type OrderChange } from '@hoddle/core/kitchen/orderChange';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { clockTimeFrom } from '@/ui/clockWords';
 
 const MINUTE_MS = 60_000;

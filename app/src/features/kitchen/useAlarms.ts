@@ -1,7 +1,8 @@
 import { type Alarm, alarmsOf } from '@hoddle/core/kitchen/alarms';
 import { type LaidOut } from '@hoddle/core/kitchen/layOut';
 import memoizeOne from 'memoize-one';
-import { type Day, useDay } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
+import { useDay } from '@/household/day/useDay';
 import { useInstrumentStore } from '@/store/instrumentStore';
 import { useNow } from '@/store/useHousehold';
 

@@ -1,6 +1,6 @@
 import { nameOf } from '@hoddle/core/day/batch';
 import { type Sight } from '@hoddle/core/rehearsal/rehearsedDay';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 
 /** What is to be seen or heard, in the words of somebody who stands there. */
 export function sightWords(sight: Sight, day: Day, cannerName: (id: string) => string): string {

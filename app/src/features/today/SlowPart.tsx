@@ -1,7 +1,7 @@
 import { nameOf } from '@hoddle/core/day/batch';
 import { slowThings } from '@hoddle/core/kitchen/slowThings';
 import { View } from 'react-native';
-import { type Day, type LiveDay } from '@/household/day/useDay';
+import { type Day, type LiveDay } from '@hoddle/core/kitchen/dayInHand';
 import { clockTime, weekday } from '@/ui/clockWords';
 import { RowLink } from '@/ui/RowLink';
 import { Heading, Words } from '@/ui/Words';

@@ -11,7 +11,7 @@ import { SmallKey } from '@/ui/SmallKey';
 import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
-import { type Day } from './useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 
 const MINUTE_MS = 60_000;
 const STEP_MS = 5 * MINUTE_MS;

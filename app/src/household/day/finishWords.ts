@@ -2,7 +2,7 @@ import { pastHoursMin } from '@hoddle/core/day/pastHours';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { clockTimeFrom, minuteOfDay, timeOfDay } from '@/ui/clockWords';
-import { type Day, type DayWithPlan } from './useDay';
+import { type Day, type DayWithPlan } from '@hoddle/core/kitchen/dayInHand';
 
 /** "Saturday"; "Saturday and Sunday", "Friday to Sunday" where days are planned together. */
 export function daysWords({ dates }: Pick<Day, 'dates'>): string {

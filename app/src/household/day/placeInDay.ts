@@ -1,6 +1,6 @@
 import { type Batch, type PlannedLoad } from '@hoddle/core/day/batch';
 import { type FollowingLoad } from '@/household/kitchen/nextSteps';
-import { type Day } from './useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 
 export interface PlaceInDay {
   readonly number: number;

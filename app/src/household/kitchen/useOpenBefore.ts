@@ -1,6 +1,6 @@
 import { type OpenStep, openBefore } from '@hoddle/core/kitchen/openBefore';
 import { runningDay } from '@hoddle/core/kitchen/runningDay';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { useHousehold } from '@/store/useHousehold';
 
 /** What a step of the day waits for still, whether the day has begun or not. @param now epoch milliseconds */

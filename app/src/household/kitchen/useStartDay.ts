@@ -2,7 +2,7 @@ import { endOfDay, type ScheduledTask } from '@hoddle/core/day/dayProblem';
 import { needsHands } from '@hoddle/core/day/restOfDay';
 import { dayAim } from '@hoddle/core/kitchen/dayClose';
 import { type DayOrder } from '@hoddle/core/kitchen/dayEvent';
-import { type Day, hasPlan } from '@/household/day/useDay';
+import { type Day, hasPlan } from '@hoddle/core/kitchen/dayInHand';
 import { useTellDay } from './useTellDay';
 
 const MINUTE_MS = 60_000;

@@ -5,7 +5,7 @@ import { useHousehold } from '@/store/useHousehold';
 import { COLOURS } from '@/ui/colours';
 import { RowLink } from '@/ui/RowLink';
 import { Words } from '@/ui/Words';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { errandName } from '@/household/day/errandWords';
 import { wishWords } from './wishWords';
 

@@ -10,7 +10,7 @@ import { SmallKey } from '@/ui/SmallKey';
 import { Stepper } from '@/ui/Stepper';
 import { TextKey } from '@/ui/TextKey';
 import { Heading, Words } from '@/ui/Words';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 import { useEnds } from '@/household/day/useEnds';
 import { useMove } from '../useMove';
 import { useLatest } from './useLatest';

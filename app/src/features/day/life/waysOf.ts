@@ -3,7 +3,7 @@ import { inOtherPack } from '@hoddle/core/day/otherPack';
 import { leftToCook, type OtherPlan } from '@hoddle/core/day/otherPlans';
 import { stepOf } from '@hoddle/core/handbook/steps';
 import { type HouseholdPages } from '@hoddle/core/process/findProcess';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 
 interface Way {
   readonly words: string;

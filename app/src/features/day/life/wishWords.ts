@@ -3,7 +3,7 @@ import { type DayWish } from '@hoddle/core/day/dayWish';
 import { type Canner } from '@hoddle/core/canner/canner';
 import { METHOD_WORDS } from '@hoddle/core/process/method';
 import { clockTimeFrom } from '@/ui/clockWords';
-import { type Day } from '@/household/day/useDay';
+import { type Day } from '@hoddle/core/kitchen/dayInHand';
 
 /** "Load 2 goes in at 2 pm", for a wish of a day. */
 export function wishWords(wish: DayWish, day: Day, canners: readonly Pick<Canner, 'id' | 'name'>[]): string {
