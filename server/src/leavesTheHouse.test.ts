@@ -41,7 +41,7 @@ async function household() {
     loads: [{ id: uuidV7(), number: 1, jars: 7 }],
   };
   expect((await server.call('POST', '/batches', batch)).status).toBe(201);
-  const lot = { ...EXAMPLES.jarsIn.rows[0]!.lot, id: uuidV7() };
+  const lot = { ...EXAMPLES.jarsIn.rows[0].lot, id: uuidV7() };
   expect((await server.call('POST', '/jars-in', { id: uuidV7(), rows: [{ lot, jars: 7 }], at: NOW })).status).toBe(201);
   return { batch, lot };
 }

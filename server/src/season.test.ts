@@ -16,7 +16,7 @@ afterEach(() => server.stop());
 /** Fennick Hollow on its Saturday morning, on this clock. */
 async function atFennickHollow(): Promise<void> {
   const { demoNow: _, ...data } = fennickHollow(NOW);
-  await fillHousehold(server.db, { ...data, demoOffsetMs: null } as never);
+  await fillHousehold(server.db, { ...data, demoOffsetMs: null });
 }
 
 const ask = (body: object) => server.call('POST', '/season-plans', body);

@@ -50,7 +50,7 @@ test('an entry is on the disk before it shows, waits without signal, is found ag
   const server = pretendServer(() => 'lost');
   const [tab, pick] = [openTab(), basket()];
   tab.setState({ server: EMPTY_HOUSEHOLD, state: EMPTY_HOUSEHOLD });
-  tab.getState().enter(entry(pick));
+  void tab.getState().enter(entry(pick));
   expect(tab.getState().state?.picks).toEqual([]);
   await passes();
   expect(tab.getState()).toMatchObject({
@@ -78,7 +78,7 @@ test('what is known is on the screen without signal, brought up to date by what 
   void tab.getState().sync();
   await passes();
   const picks = [basket(), basket()];
-  for (const pick of picks) tab.getState().enter(entry(pick));
+  for (const pick of picks) void tab.getState().enter(entry(pick));
   await passes(1_000);
   server.fateOf = () => 'lost';
   const after = openTab();
@@ -120,7 +120,7 @@ test('a page that is left in the moment of a tap finds the entry when it is open
   const [tab, pick] = [openTab(), basket()];
   void tab.getState().sync();
   await passes();
-  tab.getState().enter(entry(pick));
+  void tab.getState().enter(entry(pick));
   // What the page had noted when it was gone, before anything was on the disk.
   const noted = sessionStorage.getItem('hoddle-entering');
   expect(noted).toContain(pick.id);
@@ -143,7 +143,7 @@ test('a refused entry stays until somebody has dealt with it, over a reload; wha
   const tab = openTab();
   void tab.getState().sync();
   await passes();
-  for (let n = 0; n < 3; n++) tab.getState().enter(entry());
+  for (let n = 0; n < 3; n++) void tab.getState().enter(entry());
   await passes(1_000);
   expect(tab.getState()).toMatchObject({ waiting: [], signal: { kind: 'good' }, state: { picks: [] } });
   expect(tab.getState().refused.map(({ refused }) => refused?.message)).toEqual(Array(3).fill('Not this one.'));
@@ -156,7 +156,7 @@ test('a refused entry stays until somebody has dealt with it, over a reload; wha
   await after.getState().giveUp(second);
   await after.getState().tryAgain(third);
   // Put right where it is entered: the same pick, told otherwise.
-  after.getState().enter(entry({ ...first.write.pick, massKg: 2 }));
+  void after.getState().enter(entry({ ...first.write.pick, massKg: 2 }));
   await passes(1_000);
   expect(after.getState()).toMatchObject({ rows: [], refused: [] });
   expect(server.kept).toHaveLength(2);
@@ -175,9 +175,9 @@ test('a server that cannot keep one thing gets everything else; the reason is to
   await passes();
   const pick = basket();
   poisoned = pick.id;
-  tab.getState().enter({ kind: 'pick-corrected', pick });
-  tab.getState().enter({ kind: 'pick-struck', pickId: pick.id });
-  for (let n = 0; n < 4; n++) tab.getState().enter(entry());
+  void tab.getState().enter({ kind: 'pick-corrected', pick });
+  void tab.getState().enter({ kind: 'pick-struck', pickId: pick.id });
+  for (let n = 0; n < 4; n++) void tab.getState().enter(entry());
   for (let second = 0; second < 60; second++) await passes(1_000);
   expect(server.kept).toHaveLength(4);
   const [first, second] = tab.getState().waiting;
@@ -208,13 +208,13 @@ test.each(FATES)('%s: told as what it is, and the entry waits', async (_name, fa
   server.fateOf = () => fate;
   if (fate !== 'lost' && kind === 'no-signal') {
     const yes = globalThis.fetch;
-    globalThis.fetch = (async (...asked: Parameters<typeof fetch>) => {
+    globalThis.fetch = async (...asked: Parameters<typeof fetch>) => {
       const reply = await yes(...asked);
       reply.headers.delete('x-hoddle');
       return reply;
-    }) as never;
+    };
   }
-  for (let n = 0; n < 3; n++) tab.getState().enter(entry());
+  for (let n = 0; n < 3; n++) void tab.getState().enter(entry());
   await passes(2_000);
   expect(tab.getState().signal.kind).toBe(kind);
   expect(tab.getState().waiting).toHaveLength(3);
@@ -229,7 +229,7 @@ test('an entry whose reply was lost is sent again and kept once; one sent before
   await passes();
   server.fateOf = (method) => (method === 'GET' ? 'lost' : 'reply-lost');
   const pick = basket();
-  tab.getState().enter(entry(pick));
+  void tab.getState().enter(entry(pick));
   await passes(1_000);
   server.fateOf = (method) => (method === 'GET' ? 'lost' : 'goes');
   await passes(10_000);
@@ -255,7 +255,7 @@ test('a browser that keeps nothing works, and says so', async () => {
   const tab = openTab();
   tab.setState({ server: EMPTY_HOUSEHOLD, state: EMPTY_HOUSEHOLD });
   const pick = basket();
-  tab.getState().enter(entry(pick));
+  void tab.getState().enter(entry(pick));
   await passes();
   expect(tab.getState()).toMatchObject({ state: { picks: [pick] }, keeps: false });
   server.fateOf = () => 'goes';
@@ -271,7 +271,7 @@ test('a disk that is full meanwhile: what is entered is sent all the same, each 
   const picks = [basket(), basket(), basket(), basket()];
   const [first, ...others] = picks;
   if (!first) throw new Error('none');
-  tab.getState().enter(entry(first));
+  void tab.getState().enter(entry(first));
   await passes();
   const put = IDBObjectStore.prototype.put;
   IDBObjectStore.prototype.put = function (...row: Parameters<typeof put>) {

@@ -1,7 +1,5 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type HouseholdPages } from '@hoddle/core/process/findProcess';
-import { type HouseholdSource } from '@hoddle/core/process/householdSource';
-import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import memoizeOne from 'memoize-one';
 
 type Kept = Pick<HouseholdState, 'checkedRows' | 'sources' | 'recipes'>;
@@ -14,7 +12,7 @@ export function pagesOf({ checkedRows, sources, recipes }: Kept): HouseholdPages
 const laid = memoizeOne(
   (checkedRows: Kept['checkedRows'], sources: Kept['sources'], recipes: Kept['recipes']): HouseholdPages => ({
     checkedRows: new Map(checkedRows.map(({ rowId, checkedOn }) => [rowId, checkedOn])),
-    sources: sources as HouseholdSource[],
-    recipes: recipes as OwnRecipe[],
+    sources: sources,
+    recipes: recipes,
   }),
 );

@@ -1,6 +1,5 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type JarsIn } from '@hoddle/contract/jarLot';
-import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
 import { arrivalOf } from '@hoddle/core/pantry/arrival';
 import { hardwareChanges, withChanges } from '@hoddle/core/pantry/hardwareStock';
 import { type JarLot, type Movement } from '@hoddle/core/pantry/jarLot';
@@ -72,7 +71,7 @@ function newLot(lot: JarLot): HouseholdState['lots'][number] {
 function hardwareAfter(state: HouseholdState, movement: Movement, lot: JarLot | undefined) {
   if (state.hardware.length === 0) return state.hardware;
   const undone = state.movements.find(({ id }) => id === movement.undoes) as Movement | undefined;
-  const lids = lot ? lidsByLoad(state.events as KitchenEvent[])(lot) : 'single-use';
+  const lids = lot ? lidsByLoad(state.events)(lot) : 'single-use';
   const changes = hardwareChanges(undone ?? movement, lot, lids, state.hardwareMoves);
   const sign = undone ? -1 : 1;
   return withChanges(

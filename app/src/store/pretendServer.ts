@@ -21,7 +21,7 @@ export function pretendServer(fateOf: (method: string, path: string) => Fate = (
     fateOf,
     epoch: 'a',
     revision: 1,
-    state: EMPTY_HOUSEHOLD as HouseholdState,
+    state: EMPTY_HOUSEHOLD,
     /** Requests as they came, writes and reads. */
     asked: [] as string[],
     /** Ids of what was kept, in the order it came; how often each was sent. */

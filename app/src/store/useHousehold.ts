@@ -17,7 +17,7 @@ import { rehearsalNow, useRehearsalClock } from './rehearsalClock';
 export function useHousehold(): Known {
   const state = useHouseholdStore((store) => store.rehearsed ?? store.state);
   if (!state) throw new Error('a screen was drawn before the household was there');
-  return asItStands(state as Known);
+  return asItStands(state);
 }
 
 type Known = Omit<HouseholdState, 'batches' | 'events' | 'dayEvents' | 'batchRecords'> & {
@@ -43,7 +43,7 @@ const groundOf = memoizeOne((altitudeFt: number | null, pages: HouseholdPages) =
 /** The household as it stands this moment, after whatever was entered before: for a key that enters one thing after another. */
 export function householdAsEntered(): Known | undefined {
   const state = stateAsEntered();
-  return state && asItStands(state as Known);
+  return state && asItStands(state);
 }
 
 /** The household's time right now, epoch milliseconds: the server's clock, as this device last measured it, or a rehearsal's. */

@@ -5,7 +5,7 @@ import { type Batch } from '@hoddle/core/day/batch';
 import { type LotChange } from '@hoddle/core/harvest/lotChange';
 import { type Pick as HarvestPick } from '@hoddle/core/harvest/pick';
 import { type Planting } from '@hoddle/core/harvest/planting';
-import { type JarLot, jarCounts, type Movement } from '@hoddle/core/pantry/jarLot';
+import { type JarLot, jarCounts } from '@hoddle/core/pantry/jarLot';
 import { type ShelfGoal } from '@hoddle/core/pantry/shelfGoal';
 import { type HardwareMove } from '@hoddle/core/supplies/hardware';
 import { type HouseholdSource } from '@hoddle/core/process/householdSource';
@@ -184,7 +184,7 @@ const empty = { ...EMPTY_HOUSEHOLD, now: START };
 
 test('the path of a load shows on the screen as the server will have it', () => {
   const state = PATH.reduce(applyWrite, empty);
-  const counts = jarCounts(state.lots as JarLot[], state.movements as Movement[]);
+  const counts = jarCounts(state.lots, state.movements);
   expect(state.lots.map(({ id, place }) => [id, place, counts.get(id)])).toEqual([
     ['on-shelf', 'shelf', 1],
     ['cold', 'refrigerator', 1],

@@ -202,7 +202,7 @@ export function applyWrite(state: HouseholdState, write: Write): HouseholdState 
     case 'source-struck':
       return { ...state, sources: state.sources.filter(({ id }) => id !== write.sourceId) };
     case 'recipe':
-      return { ...state, recipes: withPage(state.recipes as OwnRecipe[], write.recipe) as HouseholdState['recipes'] };
+      return { ...state, recipes: withPage(state.recipes, write.recipe) as HouseholdState['recipes'] };
     case 'recipe-struck':
       return { ...state, recipes: state.recipes.filter(({ id }) => id !== write.recipeId) };
   }
@@ -230,7 +230,7 @@ function withMark(rows: HouseholdState['checkedRows'], { rowId, checkedOn }: Che
 function withEvent(state: HouseholdState, event: KitchenEvent): HouseholdState {
   const events = withRow(state.events as KitchenEvent[], event) as HouseholdState['events'];
   if (!movesJars(event)) return { ...state, events };
-  const batches = batchesNow(state.batches as Batch[], state.dayEvents as DayEvent[], events as KitchenEvent[], {
+  const batches = batchesNow(state.batches, state.dayEvents, events, {
     altitudeFt: state.household.altitudeFt,
     pages: pagesOf(state),
   });

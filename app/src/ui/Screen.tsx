@@ -96,7 +96,7 @@ function BackKey({ to }: { to: string }) {
     <Pressable
       role="button"
       aria-label="Back"
-      onPress={() => router.navigate(to as '/')}
+      onPress={() => router.navigate(to)}
       className="no-print h-[48px] w-[48px] items-center justify-center"
     >
       <ChevronLeft size={32} strokeWidth={2.6} color={COLOURS.cobalt} />

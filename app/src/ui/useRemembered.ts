@@ -26,7 +26,7 @@ export function useRemembered<First extends Values>(instrument: string, first: F
   const kept = useBenchStore((store) => store.values[instrument]);
   const keep = useBenchStore((store) => store.keep);
   const values = { ...first, ...kept } as { readonly [Name in keyof First]: string };
-  const change = (part: Partial<Record<keyof First, string>>) => keep(instrument, { ...values, ...part } as Values);
+  const change = (part: Partial<Record<keyof First, string>>) => keep(instrument, { ...values, ...part });
   return { values, change };
 }
 

@@ -108,7 +108,7 @@ export function demoQuestion(): DayQuestion {
   );
 }
 
-const GROWN = PRODUCE.map(({ crop }) => crop as ProduceId);
+const GROWN = PRODUCE.map(({ crop }) => crop);
 
 /** Canners of a made kitchen: two or three, of different methods. */
 const KITCHENS = [

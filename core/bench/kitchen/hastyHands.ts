@@ -121,7 +121,7 @@ function oneTap(
   if (phase !== 'planned' && chance.uniform(0, 1) < 0.6) {
     const next = phase === 'heating' ? 'boil-reached' : phase === 'boiling' ? 'heat-off' : 'jars-out';
     const type = chance.uniform(0, 1) < 0.8 ? next : chance.oneOf(['boil-lost', 'heat-off', 'boil-reached'] as const);
-    return { id, loadId, at, type } as KitchenEvent;
+    return { id, loadId, at, type };
   }
   if (chance.uniform(0, 1) < 0.1) return { id, loadId, at, type: 'load-started', jars: 7 };
   const { of } = progressOf(running, at);

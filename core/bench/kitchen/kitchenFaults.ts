@@ -221,9 +221,7 @@ function loadsOf({ batches }: Pick<HastyDay, 'batches'>, { batchId }: DayTask): 
 
 function events(taps: readonly Tap[], taskId: string): OfStep[] {
   return taps.flatMap(({ event }) =>
-    'taskId' in event && event.taskId === taskId && /^(?:step-|done-before|clock-)/.test(event.type)
-      ? [event as OfStep]
-      : [],
+    'taskId' in event && event.taskId === taskId && /^(?:step-|done-before|clock-)/.test(event.type) ? [event] : [],
   );
 }
 

@@ -1,5 +1,4 @@
 import { type Batch } from '../../src/day/batch';
-import { type DayTask } from '../../src/day/dayProblem';
 import { type DayKitchen } from '../../src/day/dayKitchen';
 import { planDay } from '../../src/day/planDay';
 import { batchesNow } from '../../src/kitchen/batchesNow';
@@ -77,7 +76,7 @@ export function rehearsedRun(
           ? ({ id, day: 'd', at: now, ...tap.told } as DayEvent)
           : ({ id, loadId: tap.loadId, at: now, ...tap.told, ...tested } as KitchenEvent);
       if (heldBack(event, running)) throw new Error(`the cook was held back: ${JSON.stringify(event)}`);
-      taps.push({ event, isLate: false, altitudeFt, tasks: running.tasks as readonly DayTask[] });
+      taps.push({ event, isLate: false, altitudeFt, tasks: running.tasks });
       // Steps told leave the loads as they are.
       if ('day' in event) {
         dayEvents.push(event);

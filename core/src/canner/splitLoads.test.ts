@@ -19,7 +19,7 @@ test('no jar is lost, no load is over full or empty, and no fewer loads would do
   ] as const;
   fc.assert(
     fc.property(...arbitrary, (jars, capacity, style) => {
-      const loads = splitLoads(jars, capacity, style as 'full' | 'even');
+      const loads = splitLoads(jars, capacity, style);
       expect(loads.reduce((a, b) => a + b)).toBe(jars);
       expect(Math.max(...loads)).toBeLessThanOrEqual(capacity);
       expect(Math.min(...loads)).toBeGreaterThan(0);

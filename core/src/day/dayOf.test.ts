@@ -198,7 +198,7 @@ test('jars go into a hot canner soon after they are filled, and the water is put
 
 test('two canners side by side are over sooner than one, and a second cook sooner still', () => {
   const batches = [batchOf('tomatoes-crushed', 'quart', [7], 22, 't'), batchOf('plums', 'pint', [9, 9], 19, 'p')];
-  const cooks = [...USUAL_KITCHEN.cooks, { ...USUAL_KITCHEN.cooks[0]!, name: 'Helper' }];
+  const cooks = [...USUAL_KITCHEN.cooks, { ...USUAL_KITCHEN.cooks[0], name: 'Helper' }];
   const one = planned(batches);
   const two = planned(batches, { canners: [pot, second] });
   const more = planned(batches, { canners: [pot, second], setup: { ...USUAL_KITCHEN, cooks } });

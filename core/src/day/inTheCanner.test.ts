@@ -23,7 +23,7 @@ function made(
   more: Partial<Batch> = {},
   pages: HouseholdPages = {},
 ) {
-  const wish = { product: productRow(product as 'applesauce'), jar, method: 'boiling-water' as Method };
+  const wish = { product: productRow(product), jar, method: 'boiling-water' as Method };
   const uses = [{ pickId: 'p', massKg: 18, softKg: 0 }];
   const at = { cannerId: 'enamel', loads: [7, 7], uses, startAt: 0 };
   const batch = batchOf(

@@ -31,7 +31,7 @@ function gave([product, crop]: Made, part: number): BatchRecord {
     ...{ jars: [{ jar, count }], partJar: { jar, part: left }, madeAt: NOW, note: '' },
     ...NOTHING_MORE,
     learnFrom: true,
-  } as BatchRecord;
+  };
 }
 
 function planned([product, crop]: Made, jars: number, records: readonly BatchRecord[]) {

@@ -26,7 +26,7 @@ function jam(lots: readonly Lot[], massKg: number, without: readonly string[] = 
     ...{ altitudeFt: 800, processMinutes: 0, cannerId: '', startAt: 0, without },
     uses: takeForBatch(lots, massKg),
     loads: [{ id: 'load', number: 1, jars: 5 }],
-  } as Batch;
+  };
 }
 const entries = (batch: Batch) => stepsOfBatch(batch).map(({ entry }) => entry);
 

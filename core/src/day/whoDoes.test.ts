@@ -69,20 +69,19 @@ test('what a cook does on that weekday or was told of the day is theirs; a step 
   const cooks = ['Ann', 'Joe'].map((name) => ({ name, fromMin: 360, toMin: 1_320, breaks: [] as Cook['breaks'] }));
   const setup = { ...QUESTION.setup, cooks: [{ ...cooks[0]!, breaks: [market] }, cooks[1]!] };
   const life = (weekday: number): KitchenLife => ({ startMinute: 480, weekday, setup });
-  const step = (id: string, startMin: number, more: object = {}): ScheduledTask =>
-    ({
-      task: {
-        id,
-        kind: 'prepare',
-        words: id,
-        minutes: { p10: 30, p50: 30, p90: 30 },
-        after: [],
-        needs: { [HANDS]: 1 },
-        batchId: 'b',
-        ...more,
-      },
-      ...{ startMin, endMin: startMin + 30 },
-    }) as ScheduledTask;
+  const step = (id: string, startMin: number, more: object = {}): ScheduledTask => ({
+    task: {
+      id,
+      kind: 'prepare',
+      words: id,
+      minutes: { p10: 30, p50: 30, p90: 30 },
+      after: [],
+      needs: { [HANDS]: 1 },
+      batchId: 'b',
+      ...more,
+    },
+    ...{ startMin, endMin: startMin + 30 },
+  });
   const tasks = [step('first', 30), step('beside', 40, { batchId: 'c' }), step('named', 200, { cook: 'Joe' })];
   expect(Object.fromEntries(whoDoes(tasks, life(SATURDAY)))).toEqual({ first: 'Joe', named: 'Joe' });
   expect(Object.fromEntries(whoDoes(tasks, life(3)))).toEqual({ first: 'Ann', beside: 'Joe', named: 'Joe' });

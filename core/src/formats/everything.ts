@@ -14,7 +14,7 @@ import { type ExportParts } from './tablesOut/householdTables';
 type Page = Parameters<typeof pageToJsonLd>[0];
 
 const iso = (at: number) => new Date(at).toISOString();
-const product = (id: string) => ({ id, name: productRow(id as never).name });
+const product = (id: string) => ({ id, name: productRow(id).name });
 const crop = (id: string) => ({ id, name: produceRow(id).name });
 
 /** What of a household stands in no table. */

@@ -112,7 +112,7 @@ test('whatever happens to lots, in any order: nothing below none, and the tally 
     pick: fc.nat(5),
     part: fc.constantFrom('sound' as const, 'soft' as const),
     from: fc.constantFrom(...PLACES),
-    kind: fc.constantFrom('eaten', 'given-away', 'fed', 'lost', 'moved', 'softened') as fc.Arbitrary<LotChange['kind']>,
+    kind: fc.constantFrom('eaten', 'given-away', 'fed', 'lost', 'moved', 'softened'),
     to: fc.constantFrom(...PLACES),
     massKg: fc.double({ min: 0.1, max: 60, noNaN: true }),
     at: fc.nat(60 * DAY),

@@ -10,7 +10,7 @@ const jam: Batch = {
   ...{ method: 'boiling-water', altitudeFt: 0, processMinutes: 10, cannerId: 'c', startAt: 0, without: ['x'] },
   uses: [{ pickId: 'p', crop: 'strawberry', massKg: 2, softKg: 1 }],
   loads: [{ id: 'l', number: 1, jars: 9 }],
-} as Batch;
+};
 
 const RHUBARB = { pickId: 's', crop: 'rhubarb', massKg: 1, softKg: 0 };
 

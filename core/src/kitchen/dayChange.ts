@@ -88,7 +88,7 @@ export function withChange(
       return { ...rest, question: { ...question, batches } };
     }
     case 'pots': {
-      const events = change.told.map((told, i) => ({ ...told, id: `${i}`, day: '', at: i }) as DayEvent);
+      const events = change.told.map((told, i) => ({ ...told, id: `${i}`, day: '', at: i }));
       const batches = batchesNow(question.batches, events, [], AS_PLANNED);
       const { nowMin } = progress;
       const over = change.over.map((id): [string, Progress] => [

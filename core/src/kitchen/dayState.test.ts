@@ -15,8 +15,12 @@ import { readStep, stepClock } from './stepClock';
 const MIN = 60_000;
 let made = 0;
 type Told<Event> = Event extends DayEvent ? Omit<Event, 'id' | 'day' | 'at'> : never;
-const tell = (atMin: number, told: Told<DayEvent>, id = `d${String(made++).padStart(5, '0')}`): DayEvent =>
-  ({ id, day: '2026-08-29', at: atMin * MIN, ...told }) as DayEvent;
+const tell = (atMin: number, told: Told<DayEvent>, id = `d${String(made++).padStart(5, '0')}`): DayEvent => ({
+  id,
+  day: '2026-08-29',
+  at: atMin * MIN,
+  ...told,
+});
 
 test('told twice, late or in another order it is the same day; of two starts the later holds, of two ends the first', () => {
   const step = fc.constantFrom('wash a', 'simmer a', 'drip b');

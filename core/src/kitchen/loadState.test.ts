@@ -240,7 +240,7 @@ class TakeBack implements fc.Command<Stove, Real> {
     real.told.push({
       ...{ id, loadId: 'l', at: real.now, type: 'taken-back', eventId: target.id },
       ...(this.sure && { sure: true }),
-    } as KitchenEvent);
+    });
     stove.undo(target.id, real.now, this.sure);
     same(stove, real);
   }

@@ -24,7 +24,7 @@ const batches = fc
           { id: `${n} 1`, number: 1, jars: 7 },
           { id: `${n} 2`, number: 2, jars: 3, ...withLoadId },
         ],
-      } as Batch;
+      };
     }),
   );
 

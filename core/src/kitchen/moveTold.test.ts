@@ -37,7 +37,7 @@ function after(moves: readonly ReturnType<typeof moveTold>[]) {
     type: 'wish-made',
     wish,
   }));
-  const told = moves.flatMap((own, k) => own.map((each, n) => ({ ...each, id: `${k} ${n}`, at: k + 1 }) as DayEvent));
+  const told = moves.flatMap((own, k) => own.map((each, n) => ({ ...each, id: `${k} ${n}`, at: k + 1 })));
   const all = [...before, ...told];
   const wishesOn = (day: string) =>
     dayState(all.filter((event) => event.day === day))

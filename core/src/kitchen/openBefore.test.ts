@@ -39,8 +39,13 @@ function day(
   });
   return { tasks, day: dayState(events), loads: new Map(loads), startAt: 0 };
 }
-const told = (type: 'step-started' | 'step-done', taskId: string, at: number): DayEvent =>
-  ({ id: `${type} ${taskId} ${at}`, day: 'd', at: at * MIN, type, taskId }) as DayEvent;
+const told = (type: 'step-started' | 'step-done', taskId: string, at: number): DayEvent => ({
+  id: `${type} ${taskId} ${at}`,
+  day: 'd',
+  at: at * MIN,
+  type,
+  taskId,
+});
 
 test('whatever hangs together in whatever way, what is open before a step is all of it, and nothing else, in an order it can be done in', () => {
   // Each step may wait for any of those before it: every acyclic graph of so many.

@@ -161,7 +161,7 @@ test('sauce that becomes juice behind the mill is heated and filled, by the juic
   const told = change.kind === 'pots' ? change.told : [];
   const after = batchesNow(
     [sauce],
-    told.map((each, i) => ({ ...each, id: `t${i}`, day: 'd', at: 1e9 + i }) as DayEvent),
+    told.map((each, i) => ({ ...each, id: `t${i}`, day: 'd', at: 1e9 + i })),
     [],
     AS_PLANNED,
   );

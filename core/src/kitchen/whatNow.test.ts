@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type DayTask, type ScheduledTask } from '../day/dayProblem';
+import { type ScheduledTask } from '../day/dayProblem';
 import { type Progress } from '../day/restOfDay';
 import { dayState } from './dayState';
 import { whatNow } from './whatNow';
@@ -14,7 +14,7 @@ const entry = (id: string, startMin: number): ScheduledTask => ({
     minutes: { p10: 9, p50: 10, p90: 11 },
     needs: { hands: 1 },
     after: [],
-  } as DayTask,
+  },
   startMin,
   endMin: startMin + 10,
 });

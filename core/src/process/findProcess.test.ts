@@ -252,8 +252,8 @@ describe('over the whole space', () => {
                   : 'dial_psi_6001_8000',
           ]
         : ['weighted_psi_0_1000', altitudeFt <= 1_000 ? 'weighted_psi_0_1000' : 'weighted_psi_over_1000'];
-      const usual = fit.find((one) => one[foot!] === (dial ? '11' : '10')) ?? fit[0]!;
-      return `${usual.minutes} ${usual[column!]}`;
+      const usual = fit.find((one) => one[foot] === (dial ? '11' : '10')) ?? fit[0]!;
+      return `${usual.minutes} ${usual[column]}`;
     }
     if (method === 'low-temperature-bath') return row.low_temperature_bath === 'yes' ? '30' : undefined;
     const minutes =

@@ -14,6 +14,6 @@ export function largestTested(product: ProductId): JarSize | undefined {
   const rows = [...boilingWaterRows(process), ...pressureRows(process)].filter(
     ({ confidence }) => confidence !== 'low',
   );
-  const tested = new Set(rows.flatMap(({ jars }) => jars as readonly JarSize[]));
+  const tested = new Set(rows.flatMap(({ jars }) => jars));
   return [...JAR_SIZES].sort((a, b) => JARS[b].nominalFlOz - JARS[a].nominalFlOz).find((jar) => tested.has(jar));
 }

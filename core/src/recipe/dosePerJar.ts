@@ -1,5 +1,5 @@
 import { type CardLine } from '../handbook/cards/card';
-import { type CardAmount, type MeasuredAmount } from '../handbook/cards/cardAmount';
+import { type CardAmount } from '../handbook/cards/cardAmount';
 import { JARS, type JarSize, quartsPerJar } from '../handbook/jars';
 import { ML_PER_TBSP, ML_PER_TSP } from '../measure/amount';
 import { kitchenMeasure, type Measure } from './kitchenMeasure';
@@ -33,7 +33,7 @@ function apart(a: JarSize, b: JarSize): number {
 
 function acidDose(amount: CardAmount, times: number, role: keyof typeof FINEST_ML): Measure {
   if (amount.of === 'words') return amount;
-  const { unit, high } = amount as MeasuredAmount;
+  const { unit, high } = amount;
   const finest = FINEST_ML[role];
   return { of: 'ml', value: Math.ceil((high * times) / finest - 1e-9) * finest, unit };
 }

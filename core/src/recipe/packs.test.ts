@@ -24,7 +24,7 @@ function made(
   method: Method = 'boiling-water',
 ): Batch {
   const uses = [{ pickId: 'p', crop: crop as 'plum', massKg: 8, softKg: 0 }];
-  const wish = { product: productRow(product as 'plums'), jar, method, cannerId: 'pot', loads: [7], uses, startAt: 0 };
+  const wish = { product: productRow(product), jar, method, cannerId: 'pot', loads: [7], uses, startAt: 0 };
   return batchOf(wish, { altitudeFt }, {}, (of) => of)!;
 }
 

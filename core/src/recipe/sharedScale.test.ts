@@ -31,5 +31,5 @@ test('where no two lines agree, the main food decides, and without one the acid 
     }),
   );
   expect(scaleOf([])).toBeUndefined();
-  expect(scaleOf([{ ...balance('sugar', 1), free: true } as Balance])).toBeUndefined();
+  expect(scaleOf([{ ...balance('sugar', 1), free: true }])).toBeUndefined();
 });

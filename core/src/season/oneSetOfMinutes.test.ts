@@ -39,8 +39,11 @@ const LIVED = ((): Lived => {
     const startAt = localMoment(ZONE, [2026, 7, 1 + seed, 8 * 60]);
     const own = (id: string) => `${id} of ${seed}`;
     const day = localDay(startAt, ZONE);
-    const later = <Event extends { id: string; at: number }>(event: Event) =>
-      ({ ...event, id: own(event.id), at: startAt + 1.4 * event.at }) as Event;
+    const later = <Event extends { id: string; at: number }>(event: Event) => ({
+      ...event,
+      id: own(event.id),
+      at: startAt + 1.4 * event.at,
+    });
     const batches = live.question.batches.map((batch) => ({
       ...batch,
       ...{ id: own(batch.id), startAt, loads: batch.loads.map((load) => ({ ...load, id: own(load.id) })) },

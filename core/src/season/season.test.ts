@@ -160,7 +160,7 @@ function withBatch(
       i > 0
         ? day
         : { ...day, batches: day.batches.map((batch, j) => (j > 0 ? batch : { ...batch, ...change(batch) })) },
-    ) as SeasonPlan['days'],
+    ),
   };
 }
 

@@ -106,12 +106,12 @@ function holdPages(data: BackupData): void {
 function holdTested(data: BackupData, here: Here): void {
   const pages: HouseholdPages = {
     checkedRows: new Map(data.checkedRows.map(({ rowId, checkedOn }) => [rowId, checkedOn])),
-    sources: data.sources as HouseholdSource[],
-    recipes: data.recipes as OwnRecipe[],
+    sources: data.sources,
+    recipes: data.recipes,
   };
   const known = new Map((here.batches as Batch[]).map((batch) => [batch.id, batch]));
   const batches = new Map((data.batches as Batch[]).map((batch) => [batch.id, batch]));
-  layOwnPages(ownPagesOf(data.recipes as OwnRecipe[]));
+  layOwnPages(ownPagesOf(data.recipes));
   const hold = (batch: Batch) => {
     const fault = batchFault(batch, pages);
     if (fault) refuse(`A batch of ${batch.product} in this file may not be: ${fault.sentence}`);
@@ -125,6 +125,6 @@ function holdTested(data: BackupData, here: Here): void {
       if (batch) hold(madeAs(batch, event));
     }
   } finally {
-    layOwnPages(ownPagesOf(here.recipes as OwnRecipe[]));
+    layOwnPages(ownPagesOf(here.recipes));
   }
 }

@@ -16,8 +16,8 @@ export function dataOf(rows: Rows): BackupData {
     .map((part) => [part, PARTS[part].make(ground)] as const);
   return inCanonicalOrder({
     ...(Object.fromEntries(parts) as Omit<BackupData, 'lots' | 'movements'>),
-    lots: [...rows.lots.values()].map(lotOf) as BackupData['lots'],
-    movements: [...rows.movements.values()].map(movementOf) as BackupData['movements'],
+    lots: [...rows.lots.values()].map(lotOf),
+    movements: [...rows.movements.values()].map(movementOf),
   });
 }
 

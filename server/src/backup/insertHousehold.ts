@@ -80,7 +80,7 @@ export async function insertHousehold(tables: Tables, data: BackupData, transact
   await insertRows(tables.lots, (data.lots as JarLot[]).map(lotRow), transaction);
   await insertRows(tables.movements, (data.movements as Movement[]).map(movementRow), transaction);
   await tables.checkedRows.bulkCreate(data.checkedRows, { transaction });
-  await tables.sources.bulkCreate(data.sources as never[], { transaction });
+  await tables.sources.bulkCreate(data.sources, { transaction });
   const recipes = (data.recipes as OwnRecipe[]).map((page) => ({
     ...{ id: page.id, revision: page.revision, name: page.name, draft: page.draft },
     page,

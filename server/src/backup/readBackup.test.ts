@@ -8,7 +8,7 @@ import { readBackup } from './readBackup';
 import { backupPieces } from './writeBackup';
 
 const { demoNow: _, ...demo } = fennickHollow(new Date(2026, 7, 29));
-const data = inCanonicalOrder({ ...demo, demoOffsetMs: 0 } as BackupData);
+const data = inCanonicalOrder({ ...demo, demoOffsetMs: 0 });
 const HEAD = { madeAt: Date.UTC(2026, 7, 29), writes: 7 };
 
 /** The bytes in pieces of any size, as a network cuts them. */

@@ -32,7 +32,7 @@ export function livedHousehold(state: HouseholdState): LivedHousehold {
   const dayEvents = state.dayEvents as DayEvent[];
   const events = state.events as KitchenEvent[];
   const { altitudeFt } = state.household;
-  const told = batchesNow(state.batches as Batch[], dayEvents, events, { altitudeFt, pages });
+  const told = batchesNow(state.batches, dayEvents, events, { altitudeFt, pages });
   const batches = withWhatWentIn(told, records);
   const states = new Map(loadsNow(batches, events).map(({ load, state: stands }) => [load.id, stands]));
   return { pages, records, dayEvents, batches, states };

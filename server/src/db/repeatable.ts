@@ -6,8 +6,8 @@ import { type QueryInterface } from 'sequelize';
  */
 export function repeatable(db: QueryInterface): QueryInterface {
   const addColumn: QueryInterface['addColumn'] = async (table, column, ...rest) => {
-    const columns = await db.describeTable(table as string);
-    if (!(column in columns)) await db.addColumn(table as string, column, ...rest);
+    const columns = await db.describeTable(table);
+    if (!(column in columns)) await db.addColumn(table, column, ...rest);
   };
   const addIndex = async (table: string, columns: string[]) => {
     const known = (await db.showIndex(table)) as { fields: { attribute: string }[] }[];

@@ -88,7 +88,7 @@ export async function rowsAfter(
 export async function sealTouched(tables: Tables, touched: Touched, transaction: Transaction): Promise<void> {
   const name = String(tables.households.tableName);
   const keys = touched.get(name);
-  if (keys) await readBack('households', tables.households as unknown as Table<object>, [...keys], transaction);
+  if (keys) await readBack('households', tables.households, [...keys], transaction);
 }
 
 async function readBack(name: TableName, table: Table<object>, keys: readonly string[], transaction: Transaction) {
@@ -106,7 +106,7 @@ async function readBack(name: TableName, table: Table<object>, keys: readonly st
     const told = sumOfRow(row);
     if (sum !== told) {
       const own = Object.fromEntries(parts.map((part) => [part, (row as Record<string, unknown>)[part]]));
-      await table.update({ [SUM]: told } as never, { where: own as never, transaction, hooks: false });
+      await table.update({ [SUM]: told }, { where: own as never, transaction, hooks: false });
     }
     back.push([key, row]);
   }

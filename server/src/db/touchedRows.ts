@@ -25,16 +25,15 @@ export class TouchedRows {
       for (const instance of instances) {
         const model = instance.constructor as AnyModel;
         if (!isOurs(model)) continue;
-        instance.setDataValue(SUM as never, sumOfRow(plainOf(instance)) as never);
+        instance.setDataValue(SUM as never, sumOfRow(plainOf(instance)));
         this.note(model, keyOf(model, instance.dataValues as object), transaction);
       }
     };
-    sequelize.addHook('beforeCreate', (instance, options) => created([instance as Model], options));
+    sequelize.addHook('beforeCreate', (instance, options) => created([instance], options));
     sequelize.addHook('beforeBulkCreate', (instances, options) => created(instances as readonly Model[], options));
     sequelize.addHook('afterUpsert', ([instance], options) => {
-      const model = (instance as Model).constructor as AnyModel;
-      if (isOurs(model))
-        this.note(model, keyOf(model, (instance as Model).dataValues as object), (options as Ran).transaction);
+      const model = instance.constructor as AnyModel;
+      if (isOurs(model)) this.note(model, keyOf(model, instance.dataValues as object), (options as Ran).transaction);
     });
     sequelize.addHook('beforeBulkUpdate', async (options) => {
       const { model, where, transaction, attributes } = options as unknown as {
@@ -65,8 +64,8 @@ export class TouchedRows {
     if (!transaction) throw new RangeError(`${model.tableName} is written outside a transaction`);
     const touched = this.byTransaction.get(transaction) ?? new Map<string, Set<string>>();
     this.byTransaction.set(transaction, touched);
-    const keys = touched.get(model.tableName as string) ?? new Set<string>();
-    touched.set(model.tableName as string, keys.add(key));
+    const keys = touched.get(model.tableName) ?? new Set<string>();
+    touched.set(model.tableName, keys.add(key));
   }
 }
 

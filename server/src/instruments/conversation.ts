@@ -1,6 +1,5 @@
 import * as v from 'valibot';
 import { HelloSchema, type InstrumentReply, InstrumentLineSchema } from '@hoddle/contract/instrument';
-import { type InstrumentLine } from '@hoddle/core/instruments/instrumentBoard';
 import { type Pairing } from '../access/pairing';
 import { type Who } from '../access/who';
 import { Problem } from '../problem';
@@ -56,7 +55,7 @@ export class Conversation {
     const line = told === undefined ? undefined : v.safeParse(InstrumentLineSchema, told);
     if (!line?.success) return this.setAside(text === null ? 'too-long' : 'nonsense');
     this.ids.add(line.output.id);
-    const taken = this.hub.take(line.output as InstrumentLine, now);
+    const taken = this.hub.take(line.output, now);
     if (taken.kind === 'set-aside') this.setAside(taken.why, line.output.id);
   }
 

@@ -6,7 +6,7 @@ import { atTheCanner } from '@hoddle/core/kitchen/atTheCanner';
 import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
-import { CurveRecord, type LoadCurve } from '@hoddle/core/kitchen/loadCurve';
+import { CurveRecord } from '@hoddle/core/kitchen/loadCurve';
 import { type LoadNow, loadsNow } from '@hoddle/core/kitchen/loadsNow';
 import { boiledByHand, emptyCurve, type WatchedLoad, watchedLoad } from '@hoddle/core/kitchen/watchedLoad';
 import { type Changes } from '../changes';
@@ -111,7 +111,7 @@ export function householdWatch({ db, clock, changes, log }: Parts): HouseholdWat
       const { curve } = own.record;
       Object.assign(own, { isNew: false, writtenAt: realNow() });
       if (curve.points.length > 0) {
-        await db.write((transaction) => db.tables.curves.upsert(curve as LoadCurve, { transaction }));
+        await db.write((transaction) => db.tables.curves.upsert(curve, { transaction }));
       }
       if (isOut) records.delete(id);
     }

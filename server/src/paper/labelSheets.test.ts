@@ -91,7 +91,7 @@ test.each([203, 300])('at %d dots an inch 200 of 200 codes are read, with a tent
   const byOther = (data: Uint8ClampedArray, side: number) =>
     jsQR(data, side, side, { inversionAttempts: 'dontInvert' })?.data;
   const byOwn = async (data: Uint8ClampedArray, side: number) =>
-    (await readBarcodes({ data, width: side, height: side } as never, { formats: ['QRCode'] }))[0]?.text;
+    (await readBarcodes({ data, width: side, height: side }, { formats: ['QRCode'] }))[0]?.text;
   const read = { clean: 0, smeared: 0, cleanByOwn: 0, smearedByOwn: 0 };
   for (const [i, code] of codes.entries()) {
     const { page, xMm, yMm } = placeOnSheet(sheet, i);

@@ -1,5 +1,4 @@
 import { type Response, Router } from 'express';
-import { type OpenContent } from '@hoddle/contract/paper';
 import { type Paper } from '@hoddle/core/formats/paper/paper';
 import { type OpenAddresses } from '../access/openAddresses';
 import { type CalendarOf } from '../calendar/householdCalendar';
@@ -25,10 +24,9 @@ export function openedRoute(open: OpenAddresses, calendarOf: CalendarOf): Router
     if (content.kind === 'calendar' && ending === 'ics')
       return void res.type('text/calendar').send(await calendarOf(content.parts, name));
     if (content.kind === 'calendar' || ending === 'ics') return none(res, 404, 'There is nothing at this address.');
-    const { paper, page: size } = content as OpenContent & { kind: 'page' };
-    if (ending === 'pdf')
-      return void res.type('application/pdf').send(await paperPdf(paper as Paper, size, Date.now()));
-    return page(res, paper as Paper, until === null ? undefined : `Open until ${DAY_AND_TIME.format(until)}.`);
+    const { paper, page: size } = content;
+    if (ending === 'pdf') return void res.type('application/pdf').send(await paperPdf(paper, size, Date.now()));
+    return page(res, paper, until === null ? undefined : `Open until ${DAY_AND_TIME.format(until)}.`);
   });
 }
 

@@ -42,7 +42,7 @@ async function putIn(db: Database, told: RowsIn, transaction: Transaction): Prom
       if (told.rows.some(({ batchId }) => batchId !== null))
         throw new Problem(422, 'not-alone', 'Batches of a table belong to no planned batch. Nothing was saved.');
       const fresh = await newOnes(batchRecords, told.rows, transaction);
-      await batchRecords.bulkCreate(fresh as never[], { transaction });
+      await batchRecords.bulkCreate(fresh, { transaction });
       return { added: fresh.length, known: told.rows.length - fresh.length };
     }
     case 'supplies': {

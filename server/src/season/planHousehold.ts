@@ -1,7 +1,6 @@
 import { type HouseholdState } from '@hoddle/contract/householdState';
 import { type SeasonPlanRequest } from '@hoddle/contract/season';
 import { layOwnPages } from '@hoddle/core/handbook/ownPages';
-import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { ownPagesOf } from '@hoddle/core/recipe/own/pagesOf';
 import { dayCheck } from '@hoddle/core/season/search/dayCheck';
 import { highsSolver } from '@hoddle/core/season/model/highsSolver';
@@ -33,7 +32,7 @@ export async function planHousehold(
 ): Promise<SeasonOutcome> {
   const began = performance.now();
   const elapsed = () => (performance.now() - began) / 1_000;
-  layOwnPages(ownPagesOf(state.recipes as OwnRecipe[]));
+  layOwnPages(ownPagesOf(state.recipes));
   const { now, household } = state;
   if (household.altitudeFt === null) return nothing('Set the altitude of the kitchen first: tested times go by it.');
   if (!state.goals.some(({ jars }) => (jars ?? 0) > 0)) return nothing('No jars are wanted yet: say how many first.');

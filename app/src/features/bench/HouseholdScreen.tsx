@@ -32,7 +32,7 @@ export function HouseholdScreen() {
   const save = () => {
     if (altitude.kind === 'slip') return;
     const altitudeFt = altitude.kind === 'set' ? altitude.altitudeFt : null;
-    enter({ kind: 'household', household: householdFrom(draft, altitudeFt, household) });
+    void enter({ kind: 'household', household: householdFrom(draft, altitudeFt, household) });
     router.navigate('/bench');
   };
   const band = altitude.kind === 'set' ? altitudeBand(altitude.altitudeFt) : undefined;

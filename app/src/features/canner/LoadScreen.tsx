@@ -114,7 +114,7 @@ function Load({ running }: { running: RunningLoad & { readonly batch: CannedBatc
       tellDay({ type: 'done-before', taskId: task.id, endedAt: at - (agoMin[task.id] ?? 0) * 60_000 });
     }
     const told = { id: uuidV7(), loadId: load.id, at, type: 'load-started', jars, cannerId, lids } as const;
-    enter({ kind: 'event', event: { ...told, ...(isOtherWay && { way }) } });
+    void enter({ kind: 'event', event: { ...told, ...(isOtherWay && { way }) } });
     toKitchen();
   };
   return (

@@ -81,7 +81,7 @@ function Move({ batch }: { batch: Batch }) {
           look="outline"
           words={`Give up ${nameOf(batch).toLowerCase()}`}
           onPress={() => {
-            enter({ kind: 'batch-struck', batchId: batch.id });
+            void enter({ kind: 'batch-struck', batchId: batch.id });
             router.navigate('/plan');
           }}
         />

@@ -147,8 +147,8 @@ function SplitAnew({ day }: { day: Day }) {
       jars: count,
     }));
     const split = () => {
-      enter({ kind: 'batch-struck', batchId: batch.id });
-      enter({ kind: 'batch', batch: { ...batch, id: uuidV7(), cannerId: canner.id, loads } });
+      void enter({ kind: 'batch-struck', batchId: batch.id });
+      void enter({ kind: 'batch', batch: { ...batch, id: uuidV7(), cannerId: canner.id, loads } });
     };
     const words = `Part ${countJars(jars, batch.jar)} anew: ${loads.map((load) => load.jars).join(', ')}`;
     return <Key key={batch.id} words={words} onPress={split} />;

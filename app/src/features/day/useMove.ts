@@ -13,7 +13,7 @@ export function useMove(day: Day | undefined): (batches: readonly Batch[], at: n
   return (batches, to) => {
     const from = day && { id: day.id, batches: day.batches, wishes: day.state.wishes };
     for (const told of moveTold(batches, to, from, timeZone)) {
-      enter({ kind: 'day-event', event: { ...told, id: uuidV7(), at: householdNow() } as DayEvent });
+      void enter({ kind: 'day-event', event: { ...told, id: uuidV7(), at: householdNow() } as DayEvent });
     }
   };
 }

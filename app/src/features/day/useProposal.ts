@@ -54,7 +54,7 @@ export function useProposal(): { readonly proposals: readonly Proposal[]; readon
       const loads = splitLoads(jars, perLoad, 'full');
       const wish = { product: row, jar, method, cannerId: canner.id, loads, uses, startAt };
       const batch = batchOf(wish, household, pages, () => uuidV7());
-      if (batch) enter({ kind: 'batch', batch });
+      if (batch) void enter({ kind: 'batch', batch });
     }
   };
   return { proposals, take };

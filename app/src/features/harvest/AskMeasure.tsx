@@ -25,7 +25,8 @@ export function AskMeasure({ crop, measure, measureWords, sentence }: AskMeasure
   const slip = asked && reading.kind !== 'mass';
   const remember = () => {
     setAsked(true);
-    if (reading.kind === 'mass') enter({ kind: 'own-measure', measure: { crop, measure, massKg: reading.massKg } });
+    if (reading.kind === 'mass')
+      void enter({ kind: 'own-measure', measure: { crop, measure, massKg: reading.massKg } });
   };
   return (
     <View role="alert" className="gap-2">

@@ -38,7 +38,7 @@ export function CorrectPickScreen({ pickId }: { pickId: string }) {
         // The day is kept to the hour unless it was changed.
         const sameDay = isoDay(corrected.pickedAt) === isoDay(pick.pickedAt);
         const pickedAt = sameDay ? pick.pickedAt : corrected.pickedAt;
-        enter({ kind: notTaken?.kind ?? 'pick-corrected', pick: { ...corrected, id: pick.id, pickedAt } });
+        void enter({ kind: notTaken?.kind ?? 'pick-corrected', pick: { ...corrected, id: pick.id, pickedAt } });
         router.navigate('/harvest');
       }}
     />

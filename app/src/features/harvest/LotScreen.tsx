@@ -81,7 +81,7 @@ function LotParts({ lot }: { lot: Lot }) {
       massKg: Math.min(massKg, lot.massKg),
       at: householdNow(),
     };
-    enter({ kind: 'lot-change', change: told });
+    void enter({ kind: 'lot-change', change: told });
     router.navigate('/harvest');
   };
 

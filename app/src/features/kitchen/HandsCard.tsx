@@ -126,7 +126,7 @@ function HandsStep({
         jars: stored.jars,
         lotId: uuidV7(),
       } as const;
-      enter({ kind: 'event', event });
+      void enter({ kind: 'event', event });
     }
     // One step after the other on the same food needs no key of its own.
     const follows = then?.task.after.some((lag) => lag.task === task.id);

@@ -50,7 +50,7 @@ function Ladled({ day, pot, rule }: { day: Day; pot: Batch; rule: OutputRule }) 
     tell({ type: 'output-measured', batchId: pot.id, taskId: `${step} ${pot.id}`, kind, volumeMl: volume.ml });
   const can = useSingleTap((batch: Batch) => {
     told();
-    enter({ kind: 'batch', batch });
+    void enter({ kind: 'batch', batch });
     router.navigate('/kitchen');
   });
   const keep = useSingleTap(() => {

@@ -26,7 +26,7 @@ function batchOf(
     ...{ processMinutes: 15, cannerId: 'c', startAt: 0 },
     uses: pounds.map(([crop, lb], i) => ({ pickId: `p${i}`, crop, massKg: lb * KG_PER_LB, softKg: 0 })),
     loads: loads.map((jars, i) => ({ id: `l${i}`, number: i + 1, jars })),
-  } as Batch;
+  };
 }
 const taskOf = (entry: string, more: Partial<DayTask> = {}) =>
   ({ id: `${entry} l0`, entry: entry.split(':')[0], kind: 'prepare', loadId: 'l0', batchId: 'b', ...more }) as DayTask;

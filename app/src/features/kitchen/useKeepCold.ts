@@ -11,7 +11,7 @@ export function useKeepCold(): (left: readonly PickUse[]) => void {
     const known = householdAsEntered();
     if (!known || left.length === 0) return;
     for (const change of keptCold(left, known.picks, known.batches, known.lotChanges)) {
-      enter({ kind: 'lot-change', change: { ...change, id: uuidV7(), at: householdNow() } });
+      void enter({ kind: 'lot-change', change: { ...change, id: uuidV7(), at: householdNow() } });
     }
   };
 }

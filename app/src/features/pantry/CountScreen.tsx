@@ -61,7 +61,7 @@ export function CountScreen() {
         note: `counted, ${name}`.slice(0, 120),
         newId: () => uuidV7(),
       });
-      for (const movement of written) enter({ kind: 'movement', movement });
+      for (const movement of written) void enter({ kind: 'movement', movement });
     }
     tally.clear();
     router.navigate('/shelf');

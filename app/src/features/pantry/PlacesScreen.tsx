@@ -31,7 +31,7 @@ export function PlacesScreen() {
   const [wrong, setWrong] = useState<string>();
   const { places, bestMonths } = household;
   const save = (part: { places?: PantryPlace[]; bestMonths?: BestMonths }) =>
-    enter({ kind: 'household', household: { ...household, ...part } as typeof household });
+    enter({ kind: 'household', household: { ...household, ...part } });
   const jarsIn = (id: string) => stocked.filter((lot) => lot.place === id).reduce((sum, { jars }) => sum + jars, 0);
   const add = () => {
     const day = forDay.trim();
@@ -39,7 +39,7 @@ export function PlacesScreen() {
     if (day !== '' && !/^\d{4}-\d{2}-\d{2}$/.test(day))
       return setWrong(`"${day}" is not a day: write it as 2026-09-12.`);
     setWrong(undefined);
-    save({
+    void save({
       places: [
         ...places,
         { id: uuidV7(), name: name.trim().slice(0, 40), kind, ...(kind === 'aside' && day !== '' && { forDay: day }) },

@@ -8,7 +8,7 @@ const MOST_OFFERED = 5;
 
 /** The product that words stand for, once they are the name of one. */
 export function productOf(words: string): ProductId | undefined {
-  return (productCalled(words) ?? findProduct(words))?.product as ProductId | undefined;
+  return (productCalled(words) ?? findProduct(words))?.product;
 }
 
 /** A product by its name, or by what people call it: typed, or taken from those that are near. */

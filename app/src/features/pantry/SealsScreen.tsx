@@ -84,7 +84,7 @@ function Tray({ due, waiting, now }: { due: RunningLoad[]; waiting: RunningLoad[
       const sealed = Array.from({ length: load.state.jars }, (_, i) => mayGo && markOf(load, i) === 'sealed');
       const open = sealed.filter((each) => !each).length;
       const again = unsealedGo === 'reprocess' && open > 0 && mayKeepUnsealed(load.state.heatOffAt ?? now, now);
-      enter({
+      void enter({
         kind: 'event',
         event: {
           id: uuidV7(),

@@ -51,7 +51,7 @@ export function SuppliesScreen() {
   const countOfThing = (thing: Hardware) => hardware.find((each) => hardwareKey(each) === hardwareKey(thing))?.count;
   const write = (thing: Hardware, way: HardwareWay, count: number) => {
     const move: HardwareMove = { id: uuidV7(), ...thing, way, count, at: householdNow() };
-    enter({ kind: 'hardware-move', move });
+    void enter({ kind: 'hardware-move', move });
     setLast(move);
     setOpen(undefined);
   };

@@ -116,13 +116,13 @@ function useRecall(lotId: string): { recall: Recall | undefined; whole: boolean 
     let left = false;
     void ask(`/recalls/${lotId}`).then((reply) => {
       const read = v.safeParse(RecallReply, reply);
-      if (!left && read.success) setTold(read.output as Recall);
+      if (!left && read.success) setTold(read.output);
     });
     return () => {
       left = true;
     };
   }, [lotId, movements]);
-  const own = recallOf(lotId, { batches, lots: lots as JarLot[], movements: movements as Movement[] });
+  const own = recallOf(lotId, { batches, lots: lots, movements: movements });
   return { recall: told ?? own, whole: told !== undefined };
 }
 

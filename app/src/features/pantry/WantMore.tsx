@@ -27,7 +27,7 @@ export function WantMore() {
     if (!product) return;
     const known = goals.find((goal) => goal.product === product && goal.jar === jar);
     const { perMonth = null, priority = 'want' } = known ?? {};
-    enter({ kind: 'goal', goal: { product, jar, jars, perMonth, priority } });
+    void enter({ kind: 'goal', goal: { product, jar, jars, perMonth, priority } });
     setFood('');
     setAsked(false);
   };

@@ -25,7 +25,7 @@ export function WantedScreen() {
   const takeAll = () => {
     for (const { product, jar, proposedGoal } of differing) {
       const { perMonth = null, priority = 'want' } = goalOf({ product, jar }) ?? {};
-      enter({ kind: 'goal', goal: { product, jar, jars: proposedGoal, perMonth, priority } });
+      void enter({ kind: 'goal', goal: { product, jar, jars: proposedGoal, perMonth, priority } });
     }
   };
   return (

@@ -11,7 +11,7 @@ export function useMoveJars() {
   const enter = useHouseholdStore((store) => store.enter);
   const { lots, household } = useHousehold();
   const write = (movement: Movement): Movement => {
-    enter({ kind: 'movement', movement });
+    void enter({ kind: 'movement', movement });
     return movement;
   };
   const common = (lot: JarLot, jars: number) => ({ id: uuidV7(), lotId: lot.id, jars, at: householdNow() });

@@ -11,6 +11,6 @@ export function useReprocess(): (batch: Batch, jars: number) => void {
   return ({ gives: _, from: __, ...batch }, jars) => {
     const startAt = Math.ceil(householdNow() / MINUTE_MS) * MINUTE_MS;
     const loads = [{ id: uuidV7(), number: 1, jars }];
-    enter({ kind: 'batch', batch: { ...batch, id: uuidV7(), againOf: batch.id, startAt, uses: [], loads } });
+    void enter({ kind: 'batch', batch: { ...batch, id: uuidV7(), againOf: batch.id, startAt, uses: [], loads } });
   };
 }

@@ -32,7 +32,7 @@ export function DaysScreen() {
   const change = (part: Partial<DaysGiven>) => enter({ kind: 'season-days', days: { ...days, ...part } });
   const setHours = (weekday: number, hours: Omit<WeeklyHours, 'weekday'> | undefined) => {
     const others = days.weekly.filter((each) => each.weekday !== weekday);
-    change({ weekly: hours ? [...others, { weekday, ...hours }] : others });
+    void change({ weekly: hours ? [...others, { weekday, ...hours }] : others });
   };
   return (
     <Screen station="plan" title="Days you give" note="the plan puts nothing on any other day" backTo="/plan/season">

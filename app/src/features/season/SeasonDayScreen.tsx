@@ -44,7 +44,10 @@ function PlannedDay({ day, season }: { day: ReportedDay; season: Season }) {
   const { season: kept } = useHousehold();
   const enter = useHouseholdStore((store) => store.enter);
   const loseDay = () => {
-    enter({ kind: 'season-days', days: { ...kept.days, notOn: [...new Set([...kept.days.notOn, day.day])].sort() } });
+    void enter({
+      kind: 'season-days',
+      days: { ...kept.days, notOn: [...new Set([...kept.days.notOn, day.day])].sort() },
+    });
     season.planNow();
     router.navigate('/plan/season');
   };

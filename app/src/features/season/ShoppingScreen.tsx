@@ -1,4 +1,3 @@
-import { type Batch } from '@hoddle/core/day/batch';
 import { toCsv } from '@hoddle/core/formats/csv';
 import { isoDay } from '@/ui/clockWords';
 import { type SeasonReport } from '@hoddle/core/season/report/seasonReport';
@@ -32,7 +31,7 @@ export function ShoppingScreen() {
     [plan, today, hardware, hardwareMoves, learned],
   );
   const begun = new Set(events.map(({ loadId }) => loadId));
-  const batches = (planned as Batch[]).filter(
+  const batches = planned.filter(
     ({ startAt, loads }) => isoDay(startAt) >= today && !loads.some(({ id }) => begun.has(id)),
   );
   const items = all.filter(({ toBuy }) => toBuy > 0);

@@ -1,7 +1,6 @@
 import { timedUses } from '@hoddle/core/day/timedUses';
 import { countJars } from '@hoddle/core/handbook/jars';
 import { productRow } from '@hoddle/core/handbook/products';
-import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { lookBack, type YearBack } from '@hoddle/core/season/report/lookBack';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -27,16 +26,7 @@ export function YearsScreen() {
   const mass = useMassWords();
   const { picks, batches, lotChanges, batchRecords, dayEvents, goals, household } = useHousehold();
   const years = useMemo(
-    () =>
-      lookBack(
-        picks,
-        timedUses(batches),
-        lotChanges,
-        batchRecords,
-        dayEvents as DayEvent[],
-        goals,
-        household.kitchen.timeZone,
-      ),
+    () => lookBack(picks, timedUses(batches), lotChanges, batchRecords, dayEvents, goals, household.kitchen.timeZone),
     [picks, batches, lotChanges, batchRecords, dayEvents, goals, household],
   );
   return (

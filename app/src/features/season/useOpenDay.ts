@@ -21,7 +21,7 @@ export function useOpenDay(day: ReportedDay | undefined): {
     batches: opened(day?.at ?? 0),
     open: () => {
       const startAt = Math.max(day?.at ?? 0, nextQuarter(householdNow()));
-      for (const batch of batchesToEnter(opened(startAt))) enter({ kind: 'batch', batch });
+      for (const batch of batchesToEnter(opened(startAt))) void enter({ kind: 'batch', batch });
     },
   };
 }

@@ -40,7 +40,7 @@ export function useSeason(): Season {
   const report = planning?.state === 'done' ? planning.report : undefined;
   const changes = useMemo(() => plan && report && planChanges(plan, report, today), [plan, report, today]);
   const take = (taken: SeasonReport) => {
-    enter({ kind: 'season-plan', plan: taken, pins });
+    void enter({ kind: 'season-plan', plan: taken, pins });
     forget(OWN_PLAN);
   };
   return {
@@ -49,14 +49,18 @@ export function useSeason(): Season {
     planning,
     changes,
     leave: () => {
-      if (plan) enter({ kind: 'season-plan', plan: { ...plan, at: householdNow() }, pins });
+      if (plan) void enter({ kind: 'season-plan', plan: { ...plan, at: householdNow() }, pins });
       forget(OWN_PLAN);
     },
     planNow: (cautious = false) => void ask({ weeks: WEEKS, seconds: ASKED_SECONDS, cautious }),
     take,
     pin: (day, { recipe, jars }, pinned) => {
       const others = pins.filter((each) => each.day !== day || each.recipe !== recipe);
-      enter({ kind: 'season-plan', plan: plan ?? null, pins: pinned ? [...others, { day, recipe, jars }] : others });
+      void enter({
+        kind: 'season-plan',
+        plan: plan ?? null,
+        pins: pinned ? [...others, { day, recipe, jars }] : others,
+      });
     },
   };
 }

@@ -1,4 +1,4 @@
-import { type Href, useRouter } from 'expo-router';
+import { useRouter } from 'expo-router';
 import { type ReactElement, useState } from 'react';
 import { View } from 'react-native';
 import { v7 as uuidV7 } from 'uuid';
@@ -88,9 +88,7 @@ function RefusedRow({ row }: { row: OutboxRow }) {
           </View>
         ) : (
           <View className="flex-row flex-wrap gap-2">
-            {where && (
-              <SmallKey words="Change it" label={`Change ${told}`} onPress={() => router.navigate(where as Href)} />
-            )}
+            {where && <SmallKey words="Change it" label={`Change ${told}`} onPress={() => router.navigate(where)} />}
             <SmallKey words="Send again" label={`Send again ${told}`} onPress={() => void tryAgain(row)} />
             <SmallKey words="Give up" label={`Give up ${told}?`} onPress={() => setSure(true)} />
           </View>
@@ -134,7 +132,7 @@ function ClashRow({ movement, lot }: ReturnType<typeof useClashes>[number]) {
   const name = countOf(movement.jars, lot);
   const settle = () => {
     const { id, lotId, jars } = movement;
-    enter({
+    void enter({
       kind: 'movement',
       movement: { id: uuidV7(), lotId, kind: 'undone', jars, at: householdNow(), undoes: id },
     });

@@ -29,7 +29,7 @@ export function useLoadTaps({ load, order, state }: RunningLoad): LoadTaps {
   const tell = (tap: Tap) => {
     const tested = isHeldToTheTable(tap) ? { tested: order.processMinutes } : {};
     const event = { id: uuidV7(), loadId: load.id, at: householdNow(), ...tap, ...tested } as KitchenEvent;
-    enter({ kind: 'event', event });
+    void enter({ kind: 'event', event });
   };
   const tap = useSingleTap((told: Tap) => {
     const now = householdNow();

@@ -8,6 +8,6 @@ export function useTellDay(dayId: string): (told: DayTold, date?: string) => voi
   const enter = useHouseholdStore((store) => store.enter);
   return (told, date = dayId) => {
     const event = { id: uuidV7(), day: date, at: householdNow(), ...told } as DayEvent;
-    enter({ kind: 'day-event', event });
+    void enter({ kind: 'day-event', event });
   };
 }

@@ -43,7 +43,7 @@ test.each([
   ['a soup of their own in boiling water', { food: 'Our soup', lowAcid: true }, 'method'],
   ['pumpkin butter', { food: 'pumpkin butter' }, 'product'],
 ] as const)('%s is told in a sentence', (_, part, field) => {
-  expect(readSourceDraft({ ...draft, ...part } as SourceDraft, 'id')).toEqual({
+  expect(readSourceDraft({ ...draft, ...part }, 'id')).toEqual({
     kind: 'slip',
     field,
     sentence: expect.stringMatching(/\.$/),

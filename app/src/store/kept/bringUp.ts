@@ -12,7 +12,7 @@ export function broughtUp(kept: HouseholdState): HouseholdState {
   const lots = kept.lots.map((lot) => ({ ...newInALot(lot.place), ...lot }));
   // Until there was a season, all that was wanted mattered alike.
   const goals = (kept.goals ?? []).map((goal) => ({ ...{ priority: 'want' as const }, ...goal }));
-  return { ...EMPTY_HOUSEHOLD, ...kept, household, picks, batchRecords, lots, goals } as HouseholdState;
+  return { ...EMPTY_HOUSEHOLD, ...kept, household, picks, batchRecords, lots, goals };
 }
 
 /** An entry that an older page kept, as this one sends it: nothing that was typed changes. */

@@ -23,7 +23,7 @@ const day: CalendarDay = {
     { task: task('wash b1', 'wash', 20, 1), startMin: 0, endMin: 20 },
     // Common practice: a sauce that cooks down is stirred every ten minutes.
     { task: task('cook b1', 'cook-down-third', 45, 0), startMin: 20, endMin: 65 },
-    { task: { ...task('water c 0', 'heat', 30, 0), batchId: undefined } as never, startMin: 30, endMin: 60 },
+    { task: { ...task('water c 0', 'heat', 30, 0), batchId: undefined }, startMin: 30, endMin: 60 },
   ],
 };
 const lot = (id: string, seal: 'sealed' | 'cold', placeKind: 'shelf' | 'refrigerator', keepsUntil: number) =>

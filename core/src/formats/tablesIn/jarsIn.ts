@@ -95,7 +95,7 @@ function readRow(
   const called = whatIs(cell('product'), { recipe: cell('card'), crop: cell('crop') });
   const { product } = called ?? {};
   if (product === undefined) {
-    const meant = choices.search(cell('product'))[0]?.product as ProductId | undefined;
+    const meant = choices.search(cell('product'))[0]?.product;
     faults.push({
       column: 'product',
       says: cell('product') === '' ? 'is missing' : 'is not a product of the handbook',

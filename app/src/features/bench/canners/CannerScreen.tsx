@@ -74,7 +74,7 @@ function CannerForm({ canner, household }: { canner: Canner; household: Househol
   const save = () => {
     if (slip) return;
     const canners = household.canners.map((other) => (other.id === canner.id ? draft : other));
-    enter({ kind: 'household', household: { ...household, canners } });
+    void enter({ kind: 'household', household: { ...household, canners } });
     router.navigate('/bench/canners');
   };
   return (

@@ -2,7 +2,7 @@ import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { JAR_SIZES, isJarSize, type JarSize } from '@hoddle/core/handbook/jars';
 import { findProduct } from '@hoddle/core/handbook/products';
 import { productCalled } from '@hoddle/core/handbook/nearProducts';
-import { SOURCE_KINDS, type SourceKind } from '@hoddle/core/process/householdSource';
+import { SOURCE_KINDS } from '@hoddle/core/process/householdSource';
 import { isMethod, type Method } from '@hoddle/core/process/method';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -49,7 +49,7 @@ export function SourceFormScreen(first: SourceFormProps) {
   const save = () => {
     setAsked(true);
     if (reading.kind !== 'ready') return;
-    enter({ kind: 'source', source: { ...reading.source, id: uuidV7() } });
+    void enter({ kind: 'source', source: { ...reading.source, id: uuidV7() } });
     router.navigate('/bench/sources');
   };
   return (
@@ -92,7 +92,7 @@ export function SourceFormScreen(first: SourceFormProps) {
                 key={kind}
                 words={KIND_WORDS[kind]}
                 chosen={draft.kind === kind}
-                onPress={() => change({ kind: kind as SourceKind })}
+                onPress={() => change({ kind: kind })}
               />
             ))}
           </View>

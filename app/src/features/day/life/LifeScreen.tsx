@@ -93,7 +93,7 @@ function DayErrands({ day, later, alone }: { day: Day; later: number; alone: boo
       const kept = cooks.map((each): Kitchen['cooks'][number] =>
         each.name === cook ? { ...each, breaks: [...each.breaks, { ...own, weekdays: [...weekdays] }] } : each,
       );
-      enter({ kind: 'household', household: { ...household, kitchen: { ...household.kitchen, cooks: kept } } });
+      void enter({ kind: 'household', household: { ...household, kitchen: { ...household.kitchen, cooks: kept } } });
     }
     setOpen(undefined);
   };

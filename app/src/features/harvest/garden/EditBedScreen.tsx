@@ -25,11 +25,11 @@ export function EditBedScreen({ plantingId }: { plantingId: string }) {
       backTo={`/harvest/garden/${plantingId}`}
       first={draftOfBed(planting, unit)}
       onSave={(changed) => {
-        enter({ kind: 'planting', planting: { ...changed, id: plantingId } });
+        void enter({ kind: 'planting', planting: { ...changed, id: plantingId } });
         router.navigate({ pathname: '/harvest/garden/[plantingId]', params: { plantingId } });
       }}
       onStrikeOut={() => {
-        enter({ kind: 'planting-struck', plantingId });
+        void enter({ kind: 'planting-struck', plantingId });
         router.navigate('/harvest/garden');
       }}
     />

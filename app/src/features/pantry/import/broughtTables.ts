@@ -66,7 +66,7 @@ const JARS_TABLE: BroughtTable = {
     jarsIn({
       ...{ places: all.places, now: all.now, search: all.search, products: meant as Record<string, ProductId> },
       ...(all.dates.timeZone !== undefined && { timeZone: all.dates.timeZone }),
-    }) as TableSpec<string, unknown>,
+    }),
   shown: (row, { dates }) => {
     const { lot, jars } = row as JarsRow;
     return `${countOf(jars, lot)}, made ${dateWords(lot.madeAt, dates)}`;
@@ -81,7 +81,7 @@ const PICKS_TABLE: BroughtTable = {
     ...{ picked: 'the day', crop: 'the crop', amount: 'how much', unit: 'the unit', soft: 'how much of it was soft' },
     ...{ place: 'where it was put', source: 'where it came from', id: 'its id here' },
   } satisfies Record<PickColumn, string>,
-  spec: (all) => picksIn(ground(all)) as TableSpec<string, unknown>,
+  spec: (all) => picksIn(ground(all)),
   shown: (row, { units, dates }) => {
     const { massKg, crop, pickedAt } = row as PickRow;
     return `${massWords(massKg, units)} ${produceRow(crop).name.toLowerCase()}, ${dateWords(pickedAt, dates)}`;
@@ -101,7 +101,7 @@ const GARDEN_TABLE: BroughtTable = {
     ...{ name: 'the bed', crop: 'the crop', count: 'how many', unit: 'plants, feet or trees', first: 'the first week' },
     ...{ peak: 'the fullest week', last: 'the last week', usual: 'what it gives in a usual year', id: 'its id here' },
   } satisfies Record<GardenColumn, string>,
-  spec: (all) => gardenIn(ground(all)) as TableSpec<string, unknown>,
+  spec: (all) => gardenIn(ground(all)),
   shown: (row) => {
     const { name, crop, count, unit } = row as GardenRow;
     return `${name}: ${produceRow(crop).name.toLowerCase()}, ${count} ${unit}`;
@@ -117,7 +117,7 @@ const BATCHES_TABLE: BroughtTable = {
     ...{ made: 'the day', product: 'what was made', crop: 'the crop', produce: 'how much went in', unit: 'the unit' },
     ...{ jars: 'how many jars came out', size: 'the size of jar', note: 'the note', id: 'its id here' },
   } satisfies Record<BatchColumn, string>,
-  spec: (all) => batchesIn({ ...ground(all), products: all.meant, search: all.search }) as TableSpec<string, unknown>,
+  spec: (all) => batchesIn({ ...ground(all), products: all.meant, search: all.search }),
   shown: (row, { units, dates }) => {
     const { massKg, crop, product, jars, madeAt, learnFrom } = row as BatchRow;
     const made = jars.map(({ jar, count }) => `${count} ${count === 1 ? JARS[jar].one : JARS[jar].several}`).join(', ');
@@ -137,7 +137,7 @@ const SUPPLIES_TABLE: BroughtTable = {
   columns: {
     ...{ what: 'what it is', count: 'how many', size: 'the size', mouth: 'regular or wide' },
   } satisfies Record<SupplyColumn, string>,
-  spec: ({ now }) => suppliesIn({ now }) as TableSpec<string, unknown>,
+  spec: ({ now }) => suppliesIn({ now }),
   shown: (row) => {
     const { kind, size, mouth, count } = row as SupplyRow;
     const what = kind === 'jar' && size ? `${JARS[size].one} jars` : kind.replace('-', ' ') + 's';
@@ -153,7 +153,7 @@ const GOALS_TABLE: BroughtTable = {
   columns: {
     ...{ product: 'the product', size: 'the size of jar', jars: 'how many a year', priority: 'how much it matters' },
   } satisfies Record<GoalColumn, string>,
-  spec: ({ meant, search }) => goalsIn({ products: meant, search }) as TableSpec<string, unknown>,
+  spec: ({ meant, search }) => goalsIn({ products: meant, search }),
   shown: (row) => {
     const { product, jar, jars } = row as ShelfGoal;
     return `${productRow(product).name}: ${jars} ${JARS[jar].several}`;

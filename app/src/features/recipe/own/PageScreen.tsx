@@ -62,7 +62,7 @@ function Page({ page, kept, isChanged }: { page: OwnRecipe; kept: OwnRecipe | un
     const beyond = isDraft || isSure ? [] : changedBeyond(kept, recipe);
     setAsked(beyond);
     if (beyond.length > 0) return;
-    enter({ kind: 'recipe', recipe });
+    void enter({ kind: 'recipe', recipe });
     forget(page.id);
     if (isDraft) router.navigate('/bench/recipes');
   };
@@ -199,8 +199,9 @@ function PageKeys({ page, isChanged, isKept }: { page: OwnRecipe; isChanged: boo
   const away = () => {
     forget(page.id);
     // What was made by it keeps its name; it is only not offered any more.
-    if (isKept && isUsed) enter({ kind: 'recipe', recipe: { ...page, revision: page.revision + 1, archived: true } });
-    else if (isKept) enter({ kind: 'recipe-struck', recipeId: page.id });
+    if (isKept && isUsed)
+      void enter({ kind: 'recipe', recipe: { ...page, revision: page.revision + 1, archived: true } });
+    else if (isKept) void enter({ kind: 'recipe-struck', recipeId: page.id });
     router.navigate('/bench/recipes');
   };
   const file = `${page.name === '' ? 'recipe' : page.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.jsonld`;

@@ -1,5 +1,4 @@
 import { readDraft } from '@hoddle/contract/readDraft';
-import { type OwnRecipe } from '@hoddle/core/process/ownRecipe';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { TextInput, View } from 'react-native';
@@ -21,7 +20,7 @@ export function PasteScreen() {
     const { processing, unread, ...page } = readDraft({ text });
     const id = uuidV7();
     // What it says of a canner stays to be read; minutes are only ever typed beside their page.
-    change({ ...page, unread: [...unread, ...processing], id, revision: 1, draft: true } as OwnRecipe);
+    change({ ...page, unread: [...unread, ...processing], id, revision: 1, draft: true });
     paste('');
     router.navigate({ pathname: '/bench/recipes/[id]', params: { id } });
   };
