@@ -2,7 +2,7 @@
 // Playwright. All of it runs even when something fails; the last line counts tests and checks.
 import { Buffer } from 'node:buffer';
 import { spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuild, ensureModules, ensurePrograms } from './prepare.mjs';
@@ -10,7 +10,25 @@ import { ensureBuild, ensureModules, ensurePrograms } from './prepare.mjs';
 // The engine of the days is a project of its own, with its own rule about indexes; the others read what it declares.
 const ROOMS = ['core/src/scheduling/tsconfig.tests.json', 'core', 'contract', 'server', 'app', 'e2e'];
 const results = mkdtempSync(join(tmpdir(), 'hoddle-test-'));
+const scratch = scratchFolder();
+process.on('exit', () => rmSync(scratch, { recursive: true, force: true }));
+for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => process.exit(1));
 const count = { passed: 0, failed: 0 };
+
+/**
+ * Where the tests put their households: in memory where the machine has room for it. Each write of a household waits until it is
+ * on the disk, and ten thousand of them are waited for by nobody but the test.
+ */
+function scratchFolder() {
+  const MEMORY = '/dev/shm';
+  try {
+    const { bavail, bsize } = statfsSync(MEMORY);
+    if (bavail * bsize > 4e9) return mkdtempSync(join(MEMORY, 'hoddle-test-'));
+  } catch {
+    // A machine without it.
+  }
+  return mkdtempSync(join(tmpdir(), 'hoddle-test-'));
+}
 
 function programOf(command) {
   return command === 'node' ? [process.execPath, []] : ['npx', ['--no-install', command]];
@@ -21,7 +39,7 @@ function run(title, command, args, env = {}) {
   const [program, before] = programOf(command);
   const { status } = spawnSync(program, [...before, ...args], {
     stdio: 'inherit',
-    env: { ...process.env, ...env },
+    env: { ...process.env, TMPDIR: scratch, ...env },
   });
   return status === 0;
 }
@@ -73,10 +91,17 @@ await Promise.all([
 ]);
 
 const jestFile = join(results, 'jest.json');
-suite('jest', 'jest', ['--ci', '--json', '--outputFile', jestFile], jestFile, (jest) => ({
-  passed: jest.numPassedTests,
-  failed: jest.numFailedTests + jest.numRuntimeErrorTestSuites,
-}));
+const jestCache = join(tmpdir(), 'hoddle-jest');
+suite(
+  'jest',
+  'jest',
+  ['--ci', '--json', '--outputFile', jestFile, '--cacheDirectory', jestCache],
+  jestFile,
+  (jest) => ({
+    passed: jest.numPassedTests,
+    failed: jest.numFailedTests + jest.numRuntimeErrorTestSuites,
+  }),
+);
 
 ensureBuild();
 check('weight of the app', 'node', ['scripts/budget.mjs']);
