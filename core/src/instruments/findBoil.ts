@@ -1,7 +1,6 @@
 import { type HeatCurve, type Line } from './heatCurve';
+import { UNCHECKED_OFF_F } from './uncheckedOff';
 
-/** How far a probe may be off that was not held into boiling water of this kitchen lately. Common practice. */
-export const UNCHECKED_OFF_F = 2;
 /** A pot whose burner is too weak, or that somebody turned down, may stand still so far below the boil, and further. */
 const PLATEAU_BELOW_F = 4;
 /** The rise before the bend is read off so many seconds, and what lies behind it off one of these. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { type Batch } from '../day/batch';
 import { type KitchenEvent } from '../kitchen/kitchenEvent';
 import { type LoadCurve } from '../kitchen/loadCurve';
-import { startFault } from '../kitchen/loadFault';
+import { startFault } from '../kitchen/startFault';
 import { jarsStored } from './jarsStored';
 
 const MIN = 60_000;

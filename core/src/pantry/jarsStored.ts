@@ -7,7 +7,7 @@ import { sealCheck } from './sealCheck';
 import { type OwnRecipe } from '../process/ownRecipe';
 import { type KitchenEvent } from '../kitchen/kitchenEvent';
 import { type LoadCurve } from '../kitchen/loadCurve';
-import { keptColdFault, sealCheckFault } from '../kitchen/loadFault';
+import { keptColdFault, sealCheckFault } from '../kitchen/sealCheckFault';
 import { loadNow } from '../kitchen/loadNow';
 import { toldOf } from '../kitchen/toldOf';
 

@@ -6,7 +6,7 @@ import { atTheCanner } from '@hoddle/core/kitchen/atTheCanner';
 import { batchesNow } from '@hoddle/core/kitchen/batchesNow';
 import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
-import { CurveRecord } from '@hoddle/core/kitchen/loadCurve';
+import { CurveRecord } from '@hoddle/core/kitchen/curveRecord';
 import { type LoadNow, loadsNow } from '@hoddle/core/kitchen/loadsNow';
 import { boiledByHand, emptyCurve, type WatchedLoad, watchedLoad } from '@hoddle/core/kitchen/watchedLoad';
 import { type Changes } from '../changes';

@@ -5,7 +5,7 @@ import { KitchenEventSchema } from '@hoddle/contract/kitchenEvent';
 import { type Batch } from '@hoddle/core/day/batch';
 import { hostOf, type LoadOfBatch } from '@hoddle/core/day/sharedLoad';
 import { isHeldToTheTable, type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
-import { startFault } from '@hoddle/core/kitchen/loadFault';
+import { startFault } from '@hoddle/core/kitchen/startFault';
 import { loadOrder } from '@hoddle/core/kitchen/loadOrder';
 import { type LoadOrder } from '@hoddle/core/kitchen/loadState';
 import { jarsStored } from '@hoddle/core/pantry/jarsStored';

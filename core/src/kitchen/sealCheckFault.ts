@@ -1,34 +1,16 @@
 import { type Batch, isCanned } from '../day/batch';
 import { type Fault } from '../day/fault';
-import { waysOf } from '../day/inTheCanner';
 import { type LoadOfBatch } from '../day/sharedLoad';
-import { METHOD_WORDS } from '../process/method';
 import { type KitchenEvent } from './kitchenEvent';
 import { type LoadCurve } from './loadCurve';
 import { loadNow } from './loadNow';
-import { loadOrder } from './loadOrder';
 import { loadState } from './loadState';
 import { notForShelf } from './notForShelf';
-
-const STARTS: readonly KitchenEvent['type'][] = ['load-started', 'boil-reached', 'machine-started'];
 
 const SHELF_WORDS = {
   unseen: 'A probe began the clock of this load and nobody has said that it boiled: its jars go to no shelf.',
   short: 'The probe read under the boil within the tested time of this load: its jars go to no shelf unasked.',
 } as const;
-
-/** What keeps a load from being started: nothing is tested for it any more, or not the way it goes in. */
-export function startFault(
-  event: KitchenEvent,
-  { batch, load }: LoadOfBatch,
-  batches: readonly Batch[],
-): Fault | undefined {
-  const { untested } = loadOrder(batch, load, batches);
-  if (untested !== undefined && STARTS.includes(event.type)) return { code: 'not-tested', sentence: untested };
-  if (event.type !== 'load-started' || event.way === undefined) return undefined;
-  if (waysOf(batch, load, batches).includes(event.way)) return undefined;
-  return { code: 'not-tested', sentence: `Nothing is tested for these jars ${METHOD_WORDS[event.way]} here.` };
-}
 
 /**
  * What keeps the lids of a load from being told: they are those of jars that came out of it, once; and no sealed jar goes to the
