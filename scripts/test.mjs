@@ -3,7 +3,7 @@
 import { Buffer } from 'node:buffer';
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { freemem, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuild, ensureModules, ensurePrograms } from './prepare.mjs';
 
@@ -23,7 +23,7 @@ function scratchFolder() {
   const MEMORY = '/dev/shm';
   try {
     const { bavail, bsize } = statfsSync(MEMORY);
-    if (bavail * bsize > 4e9) return mkdtempSync(join(MEMORY, 'hoddle-test-'));
+    if (bavail * bsize > 4e9 && freemem() > 8e9) return mkdtempSync(join(MEMORY, 'hoddle-test-'));
   } catch {
     // A machine without it.
   }
