@@ -12,7 +12,7 @@ export function pagesOf({ checkedRows, sources, recipes }: Kept): HouseholdPages
 const laid = memoizeOne(
   (checkedRows: Kept['checkedRows'], sources: Kept['sources'], recipes: Kept['recipes']): HouseholdPages => ({
     checkedRows: new Map(checkedRows.map(({ rowId, checkedOn }) => [rowId, checkedOn])),
-    sources: sources,
-    recipes: recipes,
+    sources,
+    recipes,
   }),
 );

@@ -261,3 +261,25 @@ test('every write has an address and words of its own', () => {
     expect(wordsOf(write)).not.toBe('');
   }
 });
+
+test('lids pressed twice, or more of them than came out, move no jar here that the server would not move', () => {
+  const told: readonly Write[] = [
+    { kind: 'batch', batch },
+    { kind: 'event', event: { id: 'in', loadId: 'load', type: 'load-started', jars: 3, at: at(0) } },
+    { kind: 'event', event: { id: 'boil', loadId: 'load', type: 'boil-reached', at: at(0.5) } },
+    { kind: 'event', event: { id: 'off', loadId: 'load', type: 'heat-off', at: at(1.5) } },
+    { kind: 'event', event: { id: 'out', loadId: 'load', type: 'jars-out', at: at(1.6) } },
+  ];
+  const out = told.reduce(applyWrite, EMPTY_HOUSEHOLD as HouseholdState);
+  const press = (id: string, sealed: boolean[]) =>
+    ({
+      kind: 'event',
+      event: { ...check, id, sealed, sealedLotId: `${id} shelf`, unsealedLotId: `${id} cold` },
+    }) as Write;
+  const once = applyWrite(out, press('first', [true, true, false]));
+  expect(once.lots).toHaveLength(2);
+  const twice = applyWrite(once, press('second', [true, true, true]));
+  expect([twice.lots, twice.movements]).toEqual([once.lots, once.movements]);
+  expect(twice.events).toHaveLength(once.events.length + 1);
+  expect(applyWrite(out, press('many', [true, true, true, true])).lots).toEqual([]);
+});

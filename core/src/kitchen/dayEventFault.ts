@@ -9,6 +9,7 @@ import { type DayKitchen } from '../day/dayKitchen';
 import { type HouseholdPages } from '../process/findProcess';
 import { batchesNow } from './batchesNow';
 import { AS_PLANNED } from './byTheTable';
+import { closedDates } from './closedDates';
 import { IN_CANNER } from './dayClose';
 import { type DayEvent, standing } from './dayEvent';
 import { type KitchenEvent } from './kitchenEvent';
@@ -94,8 +95,8 @@ export function closeFault(
   { batches, dayEvents, events }: ToldBefore,
   kitchen: Pick<DayKitchen, 'canners' | 'ownJars' | 'setup'>,
 ): Fault | undefined {
-  const closed = dayEvents.flatMap((event) => (event.type === 'day-closed' && event.id !== id ? [event.day] : []));
-  const own = batchesTogether(day, batches, kitchen, new Set(closed));
+  const closed = closedDates(dayEvents.filter((event) => event.id !== id));
+  const own = batchesTogether(day, batches, kitchen, closed);
   const stillIn = own.flatMap((batch) =>
     batch.loads.filter((load) => {
       const { state } = loadNow(batch, load, batches, toldOf(load, batches, events));

@@ -5,6 +5,7 @@ import { beginOf } from '@hoddle/core/day/dayWish';
 import { kitchenOf } from '@hoddle/core/day/kitchenOf';
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
 import { type CalendarDay } from '@hoddle/core/formats/calendar/calendarEntries';
+import { closedDates } from '@hoddle/core/kitchen/closedDates';
 import { laidInOrder } from '@hoddle/core/kitchen/laidInOrder';
 import { questionOfDates, datesOf, stateOfDates } from '@hoddle/core/kitchen/questionOfDates';
 import { shownKitchen } from '@hoddle/core/kitchen/shownKitchen';
@@ -31,7 +32,7 @@ export async function plannedDays(state: HouseholdState, now: number, planDay: P
   const { timeZone } = household.kitchen;
   const { batches, states, dayEvents, pages } = livedHousehold(state);
   const from = localDay(now - MOST_DAYS * DAY_MS, timeZone);
-  const closed = new Set(dayEvents.flatMap(({ type, day }) => (type === 'day-closed' ? [day] : [])));
+  const closed = closedDates(dayEvents);
   const kitchen = kitchenOf(household);
   const done = new Set<string>();
   const days: CalendarDay[] = [];

@@ -2,7 +2,7 @@ import { type Batch } from '@hoddle/core/day/batch';
 import { batchesTogether } from '@hoddle/core/day/daysTogether';
 import { kitchenOf } from '@hoddle/core/day/kitchenOf';
 import { type DayQuestion } from '@hoddle/core/day/questionOfDay';
-import { type DayEvent } from '@hoddle/core/kitchen/dayEvent';
+import { closedDates } from '@hoddle/core/kitchen/closedDates';
 import { type DayState } from '@hoddle/core/kitchen/dayState';
 import { questionOfDates, stateOfDates } from '@hoddle/core/kitchen/questionOfDates';
 import { type KitchenEvent } from '@hoddle/core/kitchen/kitchenEvent';
@@ -34,11 +34,6 @@ const together = memoizeOne(
   (date: string, batches: readonly Batch[], household: Known['household'], dayEvents: Known['dayEvents']) =>
     batchesTogether(date, batches, kitchenOf(household), closedDates(dayEvents)),
 );
-
-/** Dates whose day was closed. */
-export function closedDates(dayEvents: readonly DayEvent[]): ReadonlySet<string> {
-  return new Set(dayEvents.flatMap(({ type, day }) => (type === 'day-closed' ? [day] : [])));
-}
 
 /** The dates on which batches of a plan begin, the first one first. */
 export function datesOf(own: readonly Batch[]): string[] {

@@ -1,6 +1,7 @@
 import { type Day, dayAsked, dayInHand } from '@hoddle/core/kitchen/dayInHand';
-import { dayState } from '@hoddle/core/kitchen/dayState';
+import { closedDates } from '@hoddle/core/kitchen/closedDates';
 import { openDay } from '@hoddle/core/kitchen/openDay';
+import { stateOfDates } from '@hoddle/core/kitchen/questionOfDates';
 import memoizeOne from 'memoize-one';
 import { useEffect } from 'react';
 import { useDayPlanStore } from '@/store/dayPlanStore';
@@ -9,7 +10,7 @@ import { statesOf } from '@/store/standingLoads';
 import { useHousehold, useNow } from '@/store/useHousehold';
 import { isoDay } from '@/ui/clockWords';
 import { type PlannedDay } from '@/workers/dayPlanAnswer';
-import { batchesOf, closedDates, dayQuestion, datesOf, keyOf, ordersOf } from './dayQuestion';
+import { batchesOf, dayQuestion, keyOf, ordersOf } from './dayQuestion';
 
 const MINUTE_MS = 60_000;
 
@@ -56,8 +57,7 @@ const askedDay = memoizeOne(
     const [first] = own;
     if (!first) return undefined;
     const { timeZone } = household.kitchen;
-    const dates = datesOf(own);
-    const state = dayState(dayEvents.filter(({ day }) => dates.includes(day)));
+    const state = stateOfDates(own, dayEvents, timeZone);
     const planned = dayQuestion(own, { household, picks, lotChanges, batches, events, dayEvents }, state);
     const asked = dayAsked(own, planned, state, { states, orders }, timeZone);
     return asked && { ...asked, key: keyOf(planned) };
